@@ -1,0 +1,90 @@
+import type { Flower, Layer, Role } from '../../model/flower.ts'
+import { type Stroke, strokeSchema } from '../../strokes/index.ts'
+
+/** A stroke as a recipe writes it: anything with a default may be left out. */
+type StrokeInput = { kind: Stroke['kind'] } & Record<string, unknown>
+
+type LayerInput = Partial<Omit<Layer, 'stroke'>> & { stroke: StrokeInput }
+
+/** A layer of one colour. */
+export function plain(
+  name: string,
+  role: string,
+  tipId: string,
+  count: number,
+  ringMm: number,
+  heightMm: number,
+  more: LayerInput,
+): Layer {
+  return layer(name, { kind: 'plain', role }, tipId, count, ringMm, heightMm, more)
+}
+
+/** A layer with a ribbon of one colour along the wide end, up to `border` of the slot. */
+export function striped(
+  name: string,
+  [wideEnd, rest, border]: [wideEnd: string, rest: string, border: number],
+  tipId: string,
+  count: number,
+  ringMm: number,
+  heightMm: number,
+  more: LayerInput,
+): Layer {
+  return layer(name, { kind: 'striped', wideEnd, rest, border }, tipId, count, ringMm, heightMm, more)
+}
+
+function layer(
+  name: string,
+  load: Layer['load'],
+  tipId: string,
+  count: number,
+  ringMm: number,
+  heightMm: number,
+  { stroke, ...more }: LayerInput,
+): Layer {
+  return {
+    id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+    name,
+    load,
+    tipId,
+    count,
+    ringMm,
+    heightMm,
+    stiffness: 'stiff',
+    startDeg: 0,
+    spreadDeg: 360,
+    ...more,
+    stroke: strokeSchema.parse(stroke),
+  }
+}
+
+/** A colour role of a recipe. */
+export const role = (id: string, name: string, hex: string): Role => ({ id, name, hex })
+
+type FlowerInput = Pick<Flower, 'id' | 'name' | 'roles' | 'layers' | 'level'> & Partial<Flower>
+
+/** A flower piped on a nail and lifted. */
+export function onNail(nailMm: number, flower: FlowerInput): Flower {
+  return complete({ form: 'flower', setting: 'nail', nailMm, spoilRate: 0.06, ...flower })
+}
+
+/** A flower, leaf or line piped on the piece itself. */
+export function inPlace(flower: FlowerInput): Flower {
+  return complete({ form: 'flower', setting: 'inPlace', nailMm: null, spoilRate: 0.03, ...flower })
+}
+
+/** One unit of a border and the distance to the next. */
+export function border(pitchMm: number, flower: FlowerInput): Flower {
+  return complete({ form: 'border', setting: 'inPlace', nailMm: null, pitchMm, spoilRate: 0.02, ...flower })
+}
+
+function complete(flower: FlowerInput & Pick<Flower, 'form' | 'setting' | 'nailMm' | 'spoilRate'>): Flower {
+  return {
+    note: '',
+    pitchMm: null,
+    spread: 0.15,
+    calibration: 1,
+    source: 'catalogue',
+    basedOn: null,
+    ...flower,
+  }
+}

@@ -1,0 +1,51 @@
+import type { OwnedTip } from '../model/tip.ts'
+import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
+import { catalogueFlowers } from './flowers/index.ts'
+import { catalogueIcings } from './icings.ts'
+import { catalogueTips } from './tips.ts'
+
+/** What a bakery starts from before it has entered anything of its own. */
+export const starterSettings: Settings = {
+  bakery: 'My bakery',
+  units: 'grams',
+  hand: 'right',
+  theme: 'light',
+  largeType: false,
+  currency: '€',
+  scaleStepGrams: 5,
+  bowlResidueGrams: 6,
+  couplerResidueGrams: 4,
+  leastBagGrams: 40,
+  leastConeGrams: 12,
+  handfulGrams: 250,
+  mixerGrams: 2400,
+  mixerResidueGrams: 25,
+  bagMinutes: 3,
+  changeMinutes: 0.7,
+  couplersStandard: 6,
+  couplersLarge: 2,
+}
+
+export const starterBags: readonly BagStock[] = [
+  { id: 'cone', name: 'Parchment cone', kind: 'parchment', lengthMm: 200, residueGrams: 3, owned: 100 },
+  { id: 'bag-20', name: 'Bag 20 cm', kind: 'disposable', lengthMm: 200, residueGrams: 8, owned: 20 },
+  { id: 'bag-30', name: 'Bag 30 cm', kind: 'disposable', lengthMm: 300, residueGrams: 14, owned: 50 },
+  { id: 'bag-40', name: 'Bag 40 cm', kind: 'disposable', lengthMm: 400, residueGrams: 19, owned: 20 },
+]
+
+/** Owned once each to begin with: the drawer is where a bakery says otherwise. */
+const starterTips: readonly OwnedTip[] = catalogueTips.map((tip) => ({
+  ...tip,
+  owned: 1,
+  stamp: '',
+  source: 'catalogue',
+}))
+
+/** A complete workshop made of the catalogue alone. */
+export const starterWorkshop: Workshop = {
+  tips: [...starterTips],
+  flowers: [...catalogueFlowers],
+  icings: [...catalogueIcings],
+  bags: [...starterBags],
+  settings: starterSettings,
+}

@@ -1,0 +1,82 @@
+import type { Flower, Layer } from '../model/flower.ts'
+import type { OwnedTip } from '../model/tip.ts'
+import { scaleStroke } from '../strokes/index.ts'
+import { openingSize } from '../tips/index.ts'
+import { nearestOfSize } from '../tips/standIns.ts'
+import { type FlowerMeasure, measureFlower, type ResolvedLayer } from './measure.ts'
+
+/** The size and tips a flower is wanted in; both may be left to the flower itself. */
+export interface Fitting {
+  sizeMm: number | null
+  /** Layer id to tip id. */
+  tips: Record<string, string>
+}
+
+export interface FittedFlower {
+  layers: ResolvedLayer[]
+  measure: FlowerMeasure
+}
+
+/** Raised when a flower names a tip that the drawer and the catalogue do not know. */
+export class UnknownTipError extends Error {
+  constructor(
+    readonly flowerName: string,
+    readonly tipId: string,
+  ) {
+    super(`${flowerName} is piped with a tip "${tipId}" that is neither in the catalogue nor in the drawer.`)
+  }
+}
+
+/**
+ * Fits a flower to a wanted size: its lengths are scaled to the diameter, and each layer takes the tip of its
+ * family nearest to the scaled size, owned ones first. A tip that a person chose is kept as it is.
+ * @throws UnknownTipError when a layer's tip is not known.
+ */
+export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly OwnedTip[]): FittedFlower {
+  const own = flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
+  const factor =
+    fitting.sizeMm === null ? 1 : fitting.sizeMm / Math.max(0.1, measureFlower(flower, own).diameterMm)
+  const layers = own.map(({ layer, tip }) => {
+    const chosen = fitting.tips[layer.id]
+    return {
+      layer: scaleLayer(layer, factor),
+      tip: chosen ? knownTip(flower, chosen, tips) : nextTip(tip, factor, tips),
+    }
+  })
+  return { layers, measure: measureFlower(flower, layers) }
+}
+
+function knownTip(flower: Flower, tipId: string, tips: readonly OwnedTip[]): OwnedTip {
+  const tip = tips.find((t) => t.id === tipId)
+  if (!tip) throw new UnknownTipError(flower.name, tipId)
+  return tip
+}
+
+/** Scaling closer to 1 than this keeps the flower's own tips: no drawer has sizes that fine. */
+const SAME_SIZE = 0.08
+
+function nextTip(tip: OwnedTip, factor: number, tips: readonly OwnedTip[]): OwnedTip {
+  if (Math.abs(factor - 1) < SAME_SIZE) return tip
+  const wanted = openingSize(tip.opening) * factor
+  const family = tip.opening.family
+  return (
+    nearestOfSize(
+      family,
+      wanted,
+      tips.filter((t) => t.owned > 0),
+    ) ??
+    nearestOfSize(family, wanted, tips) ??
+    tip
+  )
+}
+
+/** The same layer with every length multiplied by `factor`. */
+export function scaleLayer(layer: Layer, factor: number): Layer {
+  if (factor === 1) return layer
+  return {
+    ...layer,
+    ringMm: layer.ringMm * factor,
+    heightMm: layer.heightMm * factor,
+    stroke: scaleStroke(layer.stroke, factor),
+  }
+}

@@ -1,0 +1,100 @@
+import { z } from 'zod'
+import { strokeSchema } from '../strokes/index.ts'
+import { hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
+
+/** A part of a flower that has a colour of its own; an order gives each role a colour. */
+export const roleSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  /** What the library shows it in, and what an order starts from. */
+  hex: hexSchema,
+})
+export type Role = z.infer<typeof roleSchema>
+
+/** What a layer's bag is filled with: one colour, or a ribbon of one along the wide end and another beside it. */
+export const layerLoadSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('plain'), role: idSchema }),
+  z.object({
+    kind: z.literal('striped'),
+    wideEnd: idSchema,
+    rest: idSchema,
+    /** Where the border lies along the slot, 0 wide end, 1 narrow end. */
+    border: z.number().min(0.05, 'At least 0.05 of the slot.').max(0.95, 'At most 0.95 of the slot.'),
+  }),
+])
+export type LayerLoad = z.infer<typeof layerLoadSchema>
+
+/** A stroke repeated around a ring. */
+export const layerSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  tipId: idSchema,
+  stiffness: stiffnessSchema,
+  load: layerLoadSchema,
+  count: z
+    .number()
+    .int('Whole strokes only.')
+    .min(1, 'At least one stroke.')
+    .max(400, 'At most 400 strokes.'),
+  ringMm: z.number().min(0).max(200),
+  heightMm: z.number().min(-20).max(100),
+  startDeg: z.number().min(-360).max(360).default(0),
+  /** Over how much of the ring the strokes are spread; 360 for a full ring. */
+  spreadDeg: z.number().min(1).max(360).default(360),
+  stroke: strokeSchema,
+})
+export type Layer = z.infer<typeof layerSchema>
+
+/** Where a flower is piped: on a nail and lifted, or in place on the piece. */
+export const settingSchema = z.enum(['nail', 'inPlace'])
+
+export const flowerSchema = z
+  .object({
+    id: idSchema,
+    name: nameSchema,
+    note: noteSchema.default(''),
+    form: z.enum(['flower', 'leaf', 'vine', 'border']),
+    setting: settingSchema,
+    /** Head of the nail it is piped on, mm; null in place. */
+    nailMm: z.number().min(20).max(90).nullable(),
+    level: z.enum(['first', 'practised', 'skilled']),
+    roles: z.array(roleSchema).min(1, 'A flower needs at least one colour role.').max(12),
+    layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(40),
+    /** Distance from one border unit to the next, mm; null for anything that is not a border. */
+    pitchMm: z.number().min(1).max(200).nullable().default(null),
+    /** Share of piped flowers expected to spoil. */
+    spoilRate: z.number().min(0).max(0.9).default(0.05),
+    /** Spread of the weight from one batch of this flower to the next, as a share of it. */
+    spread: z.number().min(0).max(1).default(0.15),
+    /** Weighed over computed grams; 1 until somebody weighs some. */
+    calibration: z.number().min(0.2).max(5).default(1),
+    source: z.enum(['catalogue', 'own']).default('catalogue'),
+    basedOn: idSchema.nullable().default(null),
+  })
+  .superRefine((flower, ctx) => {
+    const roles = new Set(flower.roles.map((r) => r.id))
+    flower.layers.forEach((layer, i) => {
+      const used = layer.load.kind === 'plain' ? ['role'] : ['wideEnd', 'rest']
+      for (const key of used) {
+        const role = (layer.load as Record<string, unknown>)[key] as string
+        if (!roles.has(role))
+          ctx.addIssue({
+            code: 'custom',
+            path: ['layers', i, 'load', key],
+            message: `The flower has no colour role "${role}". Add the role or choose another.`,
+          })
+      }
+    })
+    if (flower.form === 'border' && flower.pitchMm === null)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['pitchMm'],
+        message: 'A border needs the distance between its units.',
+      })
+  })
+export type Flower = z.infer<typeof flowerSchema>
+
+/** The role ids a load draws on, wide end first. */
+export function loadRoles(load: LayerLoad): string[] {
+  return load.kind === 'plain' ? [load.role] : [load.wideEnd, load.rest]
+}

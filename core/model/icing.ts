@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
+
+/** One ingredient in baker's proportions: parts by weight. */
+export const ingredientSchema = z.object({
+  name: nameSchema,
+  parts: z.number().positive('Give the parts by weight, above zero.').max(10000),
+  allergens: z.array(allergenSchema).default([]),
+  packGrams: z.number().positive().max(100000).describe('What one bought pack weighs'),
+  pricePerPack: z.number().min(0).max(100000).default(0),
+})
+
+/** A kind of icing: what it weighs, is made of, and can do. */
+export const icingKindSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  note: noteSchema.default(''),
+  /** g per ml as piped. */
+  density: z.number().min(0.4, 'Icing weighs at least 0.4 g/ml.').max(1.8, 'Icing weighs at most 1.8 g/ml.'),
+  baseHex: hexSchema,
+  ingredients: z.array(ingredientSchema).min(1, 'List at least one ingredient.').max(20),
+  /** Grams of icing from 100 g of ingredients; below 100 when water boils off or some stays in the pan. */
+  yieldPercent: z.number().min(20).max(130).default(100),
+  /** Liquid in g that turns 100 g of the stiff base into each stiffness. */
+  liquidPer100: z.record(stiffnessSchema, z.number().min(0).max(60)),
+  crustMinutes: z.number().min(0).max(10000).describe('Until the surface sets at room temperature'),
+  can: z.object({
+    standUpright: z.boolean().describe('Holds a standing petal'),
+    freeze: z.boolean(),
+    dryHard: z.boolean(),
+    brushWet: z.boolean(),
+  }),
+  rawEgg: z.boolean().default(false),
+  source: z.enum(['catalogue', 'own']).default('catalogue'),
+  basedOn: idSchema.nullable().default(null),
+})
+export type IcingKind = z.infer<typeof icingKindSchema>

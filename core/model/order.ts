@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { surfaceSchema } from '../surfaces/index.ts'
+import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
+
+/** A colour of the order, before anybody knows how to mix it. */
+export const orderColourSchema = z.object({ id: idSchema, name: nameSchema, hex: hexSchema })
+export type OrderColour = z.infer<typeof orderColourSchema>
+
+/** A layer of icing spread over the piece before anything is piped. */
+export const coatSchema = z.object({
+  colourId: idSchema,
+  thicknessMm: z.number().min(0.3, 'A coat is at least 0.3 mm.').max(20, 'A coat is at most 20 mm.'),
+  stiffness: stiffnessSchema,
+})
+
+/** How many of a flower go on one piece: a number, or as many as fit round an edge. */
+export const placementSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('each'),
+    perPiece: z
+      .number()
+      .int('Whole flowers only.')
+      .min(1, 'At least one.')
+      .max(500, 'At most 500 on one piece.'),
+  }),
+  z.object({ kind: z.literal('border'), edge: z.enum(['top', 'foot']) }),
+])
+
+/** A flower on a piece, in this order's size, colours and tips. */
+export const placedFlowerSchema = z.object({
+  id: idSchema,
+  flowerId: idSchema,
+  placement: placementSchema,
+  /** Wanted diameter in mm; null for the flower's own size. */
+  sizeMm: z.number().min(3, 'At least 3 mm.').max(250, 'At most 250 mm.').nullable().default(null),
+  /** Role id to colour id. */
+  colours: z.record(idSchema, idSchema).default({}),
+  /** Layer id to tip id, where a person chose the tip. */
+  tips: z.record(idSchema, idSchema).default({}),
+})
+export type PlacedFlower = z.infer<typeof placedFlowerSchema>
+
+export const pieceSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  count: z
+    .number()
+    .int('Whole pieces only.')
+    .min(1, 'At least one piece.')
+    .max(5000, 'At most 5,000 pieces.'),
+  shape: surfaceSchema,
+  /** Icing kind of this piece; null for the order's. */
+  icingKindId: idSchema.nullable().default(null),
+  coat: coatSchema.nullable().default(null),
+  flowers: z.array(placedFlowerSchema).max(40, 'At most 40 different flowers on a piece.').default([]),
+})
+export type Piece = z.infer<typeof pieceSchema>
+
+/** How surely each colour must last: the accepted chance of running short. */
+export const safetySchema = z.enum(['tight', 'safe', 'unmatchable'])
+export type Safety = z.infer<typeof safetySchema>
+
+export const orderSchema = z.object({
+  id: idSchema,
+  title: nameSchema,
+  customer: z.string().max(120).default(''),
+  /** Local date and time of collection. */
+  collectAt: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Use a date and time like 2026-11-28T14:00.')
+    .refine((s) => !Number.isNaN(Date.parse(`${s}Z`)), 'There is no such date.'),
+  note: noteSchema.default(''),
+  travel: z.enum(['collected', 'delivered', 'onSite']).default('collected'),
+  /** What must not be in it. */
+  avoid: z.array(allergenSchema).default([]),
+  icingKindId: idSchema,
+  safety: safetySchema.default('safe'),
+  /** Flowers of each kind piped for practice before the real ones. */
+  practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
+  colours: z.array(orderColourSchema).max(60).default([]),
+  pieces: z.array(pieceSchema).max(200).default([]),
+})
+export type Order = z.infer<typeof orderSchema>

@@ -1,0 +1,159 @@
+import { z } from 'zod'
+import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from './common.ts'
+import { settingSchema } from './flower.ts'
+
+/** Version of the plan's format; a change that old readers would misread raises it. */
+export const planVersion = 1
+
+const grams = z.number().min(0)
+
+/** Why icing beyond what lands on the pieces is mixed. */
+export const reservePartsSchema = z.object({
+  spoiled: grams.describe('Flowers piped but not good enough, and spares of lifted ones'),
+  practice: grams,
+  margin: grams.describe('For the chosen chance of running short'),
+})
+
+/** One colour's part in a use, in grams. */
+export const usePartSchema = z.object({ colourId: z.string(), piped: grams, ...reservePartsSchema.shape })
+
+/** One layer of one flower over all its pieces (or a coat): the grain in which demand is counted. */
+export const useSchema = z.object({
+  id: z.string(),
+  pieceId: idSchema,
+  placedId: idSchema.nullable().describe('null for a coat'),
+  flowerId: idSchema.nullable(),
+  flowerName: z.string(),
+  layerId: idSchema.nullable(),
+  layerName: z.string(),
+  tipId: idSchema.nullable().describe('null when spread with a spatula'),
+  icingKindId: idSchema,
+  stiffness: stiffnessSchema,
+  setting: settingSchema,
+  form: z.enum(['flower', 'leaf', 'vine', 'border', 'coat']),
+  striped: z.boolean(),
+  border: z.number().nullable(),
+  flowers: z.number().int().describe('Flowers wanted, all pieces together'),
+  spares: z.number().int(),
+  practice: z.number().int(),
+  strokes: z.number().int(),
+  seconds: z.number(),
+  parts: z.array(usePartSchema),
+})
+export type Use = z.infer<typeof useSchema>
+
+export const bagSchema = z.object({
+  number: z.number().int(),
+  label: z.string(),
+  icingKindId: idSchema,
+  stiffness: stiffnessSchema,
+  coupler: z.enum(['none', 'standard', 'large']),
+  bagStockId: idSchema.nullable(),
+  tipIds: z.array(idSchema),
+  striped: z.boolean(),
+  border: z.number().nullable(),
+  load: z.array(z.object({ colourId: z.string(), grams })),
+  grams,
+  residueGrams: grams.describe('Stays in bag, tip and coupler'),
+  topUpGrams: grams.describe('Added so that the bag can be worked at all'),
+  fillings: z.number().int(),
+  changes: z.number().int().describe('Tip changes on its coupler'),
+  useIds: z.array(z.string()),
+})
+export type Bag = z.infer<typeof bagSchema>
+
+export const batchSchema = z.object({
+  id: z.string(),
+  colourId: z.string(),
+  icingKindId: idSchema,
+  stiffness: stiffnessSchema,
+  order: z.number().int().describe('Place in the mixing order, lightest first'),
+  grams: grams.describe('To mix, liquid included'),
+  baseGrams: grams.describe('Stiff base that goes in'),
+  liquidGrams: grams,
+  pipedGrams: grams,
+  reserveGrams: grams,
+  bagResidueGrams: grams,
+  bowlResidueGrams: grams,
+  roundingGrams: grams,
+  bagNumbers: z.array(z.number().int()),
+  useIds: z.array(z.string()),
+})
+export type Batch = z.infer<typeof batchSchema>
+
+export const baseSchema = z.object({
+  kind: idSchema,
+  name: z.string(),
+  grams: grams.describe('To make, mixer residue included'),
+  mixerResidueGrams: grams,
+  makes: z.array(grams),
+  ingredients: z.array(z.object({ name: z.string(), grams })),
+  allergens: z.array(allergenSchema),
+})
+export type Base = z.infer<typeof baseSchema>
+
+export const supplySchema = z.object({
+  kind: z.enum(['tip', 'coupler', 'bag', 'nail', 'square', 'ingredient']),
+  id: z.string(),
+  name: z.string(),
+  needed: z.number(),
+  unit: z.enum(['pieces', 'g']),
+  owned: z.number().nullable().describe('null where stock is not counted'),
+  short: z.number(),
+  packs: z.number().int().nullable(),
+  cost: z.number().nullable(),
+})
+export type Supply = z.infer<typeof supplySchema>
+
+/** A change to the order that a person can accept with one click. */
+export const remedySchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('useTip'), fromTipId: idSchema, toTipId: idSchema }),
+  z.object({ kind: z.literal('mergeColours'), fromColourId: idSchema, intoColourId: idSchema }),
+  z.object({ kind: z.literal('addCoat'), pieceId: idSchema, colourId: idSchema }),
+  z.object({
+    kind: z.literal('setPerPiece'),
+    pieceId: idSchema,
+    placedId: idSchema,
+    perPiece: z.number().int(),
+  }),
+  z.object({ kind: z.literal('setSize'), pieceId: idSchema, placedId: idSchema, sizeMm: z.number() }),
+])
+export type Remedy = z.infer<typeof remedySchema>
+
+export const adviceSchema = z.object({
+  code: z.string(),
+  /** note: good to know; decide: wants a decision; stop: do not start like this. */
+  severity: z.enum(['note', 'decide', 'stop']),
+  message: z.string(),
+  about: z.object({
+    kind: z.enum(['order', 'piece', 'flower', 'colour', 'bag', 'tip', 'icing', 'drawer']),
+    id: z.string(),
+  }),
+  remedy: z.object({ label: z.string(), change: remedySchema }).nullable(),
+})
+export type Advice = z.infer<typeof adviceSchema>
+
+export const planSchema = z.object({
+  schemaVersion: z.literal(planVersion),
+  orderId: idSchema,
+  totals: z.object({
+    pieces: z.number().int(),
+    flowers: z.number().int(),
+    mixedGrams: grams,
+    pipedGrams: grams,
+    handsOnMinutes: z.number(),
+    changes: z.number().int(),
+    cost: z.number(),
+  }),
+  colours: z.array(z.object({ id: z.string(), name: z.string(), hex: hexSchema, grams })),
+  uses: z.array(useSchema),
+  reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
+  bags: z.array(bagSchema),
+  batches: z.array(batchSchema),
+  base: baseSchema.describe("The order's own icing kind"),
+  otherBases: z.array(baseSchema).describe('Icing kinds that single pieces ask for'),
+  residues: z.object({ bags: grams, topUps: grams, bowls: grams, rounding: grams, mixer: grams }),
+  supplies: z.array(supplySchema),
+  advice: z.array(adviceSchema),
+})
+export type Plan = z.infer<typeof planSchema>

@@ -1,0 +1,57 @@
+import { z } from 'zod'
+import { idSchema, nameSchema } from './common.ts'
+import { flowerSchema } from './flower.ts'
+import { icingKindSchema } from './icing.ts'
+import { ownedTipSchema } from './tip.ts'
+
+/** A size of piping bag. */
+export const bagStockSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  kind: z.enum(['disposable', 'washable', 'parchment']),
+  lengthMm: z.number().min(80).max(700),
+  /** What cannot be squeezed out of it, g. */
+  residueGrams: z.number().min(0).max(200),
+  owned: z.number().int().min(0).max(9999),
+})
+export type BagStock = z.infer<typeof bagStockSchema>
+
+/** How the bakery works: every figure the plan rests on that is not the order's. */
+export const settingsSchema = z.object({
+  bakery: nameSchema,
+  units: z.enum(['grams', 'ounces']),
+  hand: z.enum(['right', 'left']),
+  theme: z.enum(['light', 'dark']),
+  largeType: z.boolean(),
+  currency: z.string().min(1).max(6),
+  /** Kitchen scale's step for a bowl, g. */
+  scaleStepGrams: z.number().min(0.1).max(50),
+  /** What stays in every bowl, g. */
+  bowlResidueGrams: z.number().min(0).max(100),
+  /** What stays in a coupler, g. */
+  couplerResidueGrams: z.number().min(0).max(50),
+  /** Least that a bag can be worked with, and a parchment cone, g. */
+  leastBagGrams: z.number().min(0).max(300),
+  leastConeGrams: z.number().min(0).max(100),
+  /** Most icing a hand controls in one filling, g. */
+  handfulGrams: z.number().min(20).max(1000),
+  /** What the mixer bowl takes in one make, and what stays in it, g. */
+  mixerGrams: z.number().min(100).max(100000),
+  mixerResidueGrams: z.number().min(0).max(1000),
+  /** Minutes to fill a bag, and to change a tip on a coupler. */
+  bagMinutes: z.number().min(0).max(60),
+  changeMinutes: z.number().min(0).max(30),
+  couplersStandard: z.number().int().min(0).max(999),
+  couplersLarge: z.number().int().min(0).max(999),
+})
+export type Settings = z.infer<typeof settingsSchema>
+
+/** Everything the bakery owns and knows, as far as a plan needs it. */
+export const workshopSchema = z.object({
+  tips: z.array(ownedTipSchema),
+  flowers: z.array(flowerSchema),
+  icings: z.array(icingKindSchema),
+  bags: z.array(bagStockSchema),
+  settings: settingsSchema,
+})
+export type Workshop = z.infer<typeof workshopSchema>

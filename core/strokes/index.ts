@@ -1,0 +1,70 @@
+import { z } from 'zod'
+import { dot } from './dot.ts'
+import { dropStar } from './dropStar.ts'
+import { fan } from './fan.ts'
+import { leafPull } from './leafPull.ts'
+import { mound } from './mound.ts'
+import { petalArc } from './petalArc.ts'
+import { rosette } from './rosette.ts'
+import { scoop } from './scoop.ts'
+import { shell } from './shell.ts'
+import { spike } from './spike.ts'
+import type { StrokeDefinition } from './stroke.ts'
+import { vine } from './vine.ts'
+import { wall } from './wall.ts'
+import { wrap } from './wrap.ts'
+
+/** The alphabet: every stroke, solid ones first, then petals, then lines. */
+export const strokes = {
+  mound,
+  dot,
+  spike,
+  wrap,
+  petalArc,
+  fan,
+  wall,
+  scoop,
+  leafPull,
+  rosette,
+  shell,
+  dropStar,
+  vine,
+}
+export type StrokeKind = keyof typeof strokes
+
+export const strokeSchema = z.discriminatedUnion('kind', [
+  mound.schema,
+  dot.schema,
+  spike.schema,
+  wrap.schema,
+  petalArc.schema,
+  fan.schema,
+  wall.schema,
+  scoop.schema,
+  leafPull.schema,
+  rosette.schema,
+  shell.schema,
+  dropStar.schema,
+  vine.schema,
+])
+export type Stroke = z.infer<typeof strokeSchema>
+
+/** The definition behind any stroke. */
+export function strokeDefinition(kind: StrokeKind): StrokeDefinition {
+  return strokes[kind] as unknown as StrokeDefinition
+}
+
+/** The same stroke with every length (`…Mm`) multiplied by `factor`; angles, turns and pressures stay. */
+export function scaleStroke<S extends Stroke>(stroke: S, factor: number): S {
+  return scaleLengths(stroke, factor) as S
+}
+
+function scaleLengths(value: unknown, factor: number): unknown {
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, inner]) => [
+      key,
+      typeof inner === 'number' && key.endsWith('Mm') ? inner * factor : scaleLengths(inner, factor),
+    ]),
+  )
+}

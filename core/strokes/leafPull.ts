@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import { flow, ripple } from './params.ts'
+import { lerp, radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('leafPull'),
+  lengthMm: z.number().min(4).max(80),
+  widthScale: z.number().min(0.4).max(2).default(1),
+  liftDeg: z.number().min(-10).max(80).default(15),
+  flow,
+  ripple,
+})
+
+/** Leaf: squeeze, ease, stop, pull. Width swells to full by a fifth of the way and runs out to a point. */
+export const leafPull: StrokeDefinition<typeof schema> = {
+  label: 'leaf',
+  schema,
+  families: ['leaf', 'petal'],
+  trace: (p, at, opening) => {
+    const ax = Math.cos(at.azimuth)
+    const ay = Math.sin(at.azimuth)
+    const lift = radians(p.liftDeg)
+    return {
+      primitive: 'sheet',
+      flow: p.flow,
+      path(t, out) {
+        const along = Math.cos(lift) * p.lengthMm * t
+        const swell = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85 * p.widthScale
+        const width = opening.sizeMm * swell
+        out.px = ax * (at.ringMm + along) + (ay * width) / 2
+        out.py = ay * (at.ringMm + along) - (ax * width) / 2
+        out.pz = at.heightMm + Math.sin(lift) * p.lengthMm * t
+        out.sx = -ay
+        out.sy = ax
+        out.sz = 0
+        out.bx = -Math.sin(lift) * ax
+        out.by = -Math.sin(lift) * ay
+        out.bz = Math.cos(lift)
+        out.scale = swell
+        out.curl = 0
+        out.lip = 0
+      },
+    }
+  },
+  speedMmPerS: 18,
+  overheadSeconds: 1,
+  words: {
+    hold: 'Points of the opening up and down, bag at 45°.',
+    clock: 6,
+    pressure: 'Squeeze until the foot holds, ease off while pulling.',
+    stop: 'Stop, then pull to a point.',
+  },
+}

@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { curlDeg, flow, lipDeg, ripple, spanDeg, tiltDeg } from './params.ts'
+import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('petalArc'),
+  spanDeg,
+  archMm: z.number().min(0).max(15).describe('How far the petal rises in its middle'),
+  dropMm: z.number().min(0).max(10).describe('How far its ends dip'),
+  tiltEndDeg: tiltDeg,
+  tiltMidDeg: tiltDeg.describe('How far the free edge leans out'),
+  overlapMm: z.number().min(0).max(6).default(2).describe('Start outside, end inside the neighbour'),
+  endScale: z.number().min(0.3).max(1).default(0.62),
+  curlDeg,
+  lipDeg,
+  flow,
+  ripple,
+})
+
+/**
+ * Standing petal: wide end on the base; up, over and down while the nail turns. Ruffled petals are the same
+ * path with a ripple.
+ */
+export const petalArc: StrokeDefinition<typeof schema> = {
+  label: 'standing petal',
+  schema,
+  families: ['petal', 'curvedPetal'],
+  trace: (p, at) => ({
+    primitive: 'sheet',
+    flow: p.flow,
+    path(t, out) {
+      const theta = at.azimuth + radians(p.spanDeg) * (t - 0.5)
+      const rise = bump(t, 0.72)
+      const tilt = radians(lerp(p.tiltEndDeg, p.tiltMidDeg, rise))
+      const cos = Math.cos(theta)
+      const sin = Math.sin(theta)
+      const r = at.ringMm + p.overlapMm * (0.5 - t)
+      out.px = cos * r
+      out.py = sin * r
+      out.pz = at.heightMm + p.archMm * rise - p.dropMm * (1 - rise)
+      out.sx = Math.sin(tilt) * cos
+      out.sy = Math.sin(tilt) * sin
+      out.sz = Math.cos(tilt)
+      out.bx = Math.cos(tilt) * cos
+      out.by = Math.cos(tilt) * sin
+      out.bz = -Math.sin(tilt)
+      out.scale = lerp(p.endScale, 1, bump(t, 0.5))
+      out.curl = radians(p.curlDeg)
+      out.lip = radians(p.lipDeg) * rise ** 0.7
+    },
+  }),
+  speedMmPerS: 22,
+  overheadSeconds: 1.4,
+  words: {
+    hold: 'Wide end down on the base, narrow end up, bag at 45°.',
+    clock: 4,
+    pressure: 'Even squeeze, up and over while the nail turns.',
+    stop: 'Come down to the base, stop, then pull away sideways.',
+  },
+}

@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import { flow } from './params.ts'
+import { lerp, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('shell'),
+  lengthMm: z.number().min(2).max(60),
+  swell: z.number().min(0.6).max(2).default(1.25),
+  taper: z.number().min(0).max(0.9).default(0.25).describe('Share of the width left at the tail'),
+  flow,
+})
+
+/** Shell, or bead with a tail when piped with a round opening: squeeze to a hump, pull down to a tail. */
+export const shell: StrokeDefinition<typeof schema> = {
+  label: 'shell',
+  schema,
+  families: ['star', 'round', 'cutBag'],
+  trace: (p, at, opening) => {
+    const cos = Math.cos(at.azimuth)
+    const sin = Math.sin(at.azimuth)
+    return {
+      primitive: 'tube',
+      flow: p.flow,
+      path(t, out) {
+        const hump = Math.sin(Math.PI * Math.min(1, t / 0.7)) ** 0.7
+        out.x = cos * at.ringMm - sin * p.lengthMm * t
+        out.y = sin * at.ringMm + cos * p.lengthMm * t
+        out.z = at.heightMm + (opening.sizeMm / 2) * (0.6 + 0.5 * hump * (1 - t))
+        out.scale = t < 0.35 ? lerp(0.6, p.swell, t / 0.35) : lerp(p.swell, p.taper, (t - 0.35) / 0.65)
+        out.twist = 0
+      },
+    }
+  },
+  speedMmPerS: 16,
+  overheadSeconds: 0.5,
+  words: {
+    hold: 'Bag at 45°, pointing along the border.',
+    clock: 6,
+    pressure: 'Squeeze until it swells, then ease off and pull down.',
+    stop: 'Stop on the surface; start the next one on this tail.',
+  },
+}

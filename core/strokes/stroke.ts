@@ -1,0 +1,56 @@
+import type { z } from 'zod'
+import type { SheetPath } from '../geometry/sheet.ts'
+import type { TubePath } from '../geometry/tube.ts'
+import type { TipFamilyName } from '../tips/index.ts'
+
+/** Where one stroke of a layer starts: on a ring around the flower's axis, at a height, at an azimuth. */
+export interface Placement {
+  ringMm: number
+  heightMm: number
+  /** Radians, counter-clockwise from +x. */
+  azimuth: number
+}
+
+/** What a stroke needs to know of the opening it is piped through. */
+export interface OpeningFacts {
+  /** Across a round or star opening, or along a slot. */
+  sizeMm: number
+  areaMm2: number
+  /** Bend of the slot itself, degrees. */
+  bendDeg: number
+}
+
+/** A stroke in place: one of the two primitives, sheet or tube. */
+export type Trace =
+  | { primitive: 'sheet'; path: SheetPath; flow: number }
+  | { primitive: 'tube'; path: TubePath; flow: number }
+
+/** The bench words of a stroke, for a right hand; the left hand mirrors the clock. */
+export interface BenchWords {
+  hold: string
+  /** Clock position the back of the bag points to, 1 to 12; null where it does not matter. */
+  clock: number | null
+  pressure: string
+  stop: string
+}
+
+/** One stroke of the alphabet: its parameters, path, pace and words. */
+export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
+  /** The trade's word for it. */
+  label: string
+  schema: S
+  families: readonly TipFamilyName[]
+  /** Path and pressure of one stroke. */
+  trace(params: z.infer<S>, at: Placement, opening: OpeningFacts): Trace
+  /** Speed of the hand along the path, mm/s, and what every single stroke takes besides (place, stop, turn), s. */
+  speedMmPerS: number
+  overheadSeconds: number
+  words: BenchWords
+}
+
+export const radians = (deg: number): number => (deg * Math.PI) / 180
+export const lerp = (a: number, b: number, t: number): number => a + (b - a) * t
+
+/** Rises from 0 to 1 and back over a stroke, flat-topped: `sin(πt)^power`. */
+export const bump = (t: number, power: number): number =>
+  Math.max(0, Math.sin(Math.PI * Math.min(1, Math.max(0, t)))) ** power

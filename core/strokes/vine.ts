@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import { flow } from './params.ts'
+import { radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('vine'),
+  lengthMm: z.number().min(3).max(400),
+  waveMm: z.number().min(0).max(30).default(0).describe('How far it swings to each side'),
+  waves: z.number().min(0).max(60).default(1),
+  turnDeg: z.number().min(-360).max(360).default(0).describe('How far the whole line bends round'),
+  taper: z.number().min(0).max(1).default(0).describe('How much thinner it is at its end'),
+  flow,
+})
+
+/** String, vine or stem: a line of even thickness, straight, waved or bent round. */
+export const vine: StrokeDefinition<typeof schema> = {
+  label: 'string or vine',
+  schema,
+  families: ['round', 'cutBag', 'star', 'multiHole'],
+  trace: (p, at, opening) => ({
+    primitive: 'tube',
+    flow: p.flow,
+    path(t, out) {
+      const bend = radians(p.turnDeg)
+      // a circular arc of the line's own length, in the direction of the azimuth
+      const along = bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t)
+      const aside = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
+      const swing = p.waveMm * Math.sin(2 * Math.PI * p.waves * t)
+      const heading = bend * t
+      const x = at.ringMm + along - Math.sin(heading) * swing
+      const y = aside + Math.cos(heading) * swing
+      const cos = Math.cos(at.azimuth)
+      const sin = Math.sin(at.azimuth)
+      out.x = cos * x - sin * y
+      out.y = sin * x + cos * y
+      out.z = at.heightMm + opening.sizeMm / 2
+      out.scale = 1 - p.taper * t
+      out.twist = 0
+    },
+  }),
+  speedMmPerS: 35,
+  overheadSeconds: 0.8,
+  words: {
+    hold: 'Bag at 45°, the opening just above the surface.',
+    clock: 4,
+    pressure: 'Even; lift a little and let the string fall where it should lie.',
+    stop: 'Touch down, stop, pull away.',
+  },
+}

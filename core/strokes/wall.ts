@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { flow, lipDeg, ripple, tiltDeg } from './params.ts'
+import { radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('wall'),
+  turns: z.number().min(0.9).max(1.3).default(1.06),
+  tiltFootDeg: tiltDeg.describe('Lean of the wall where it stands'),
+  tiltRimDeg: tiltDeg.describe('Lean at the rim: the flare'),
+  lipDeg,
+  flow,
+  ripple,
+})
+
+/** Fluted wall, trumpet or one-piece funnel: the slot upright, one slow turn. */
+export const wall: StrokeDefinition<typeof schema> = {
+  label: 'fluted wall',
+  schema,
+  families: ['petal', 'curvedPetal'],
+  trace: (p, at) => ({
+    primitive: 'sheet',
+    flow: p.flow,
+    path(t, out) {
+      const theta = at.azimuth + 2 * Math.PI * p.turns * t
+      const tilt = radians(p.tiltFootDeg)
+      const cos = Math.cos(theta)
+      const sin = Math.sin(theta)
+      out.px = cos * at.ringMm
+      out.py = sin * at.ringMm
+      out.pz = at.heightMm
+      out.sx = Math.sin(tilt) * cos
+      out.sy = Math.sin(tilt) * sin
+      out.sz = Math.cos(tilt)
+      out.bx = Math.cos(tilt) * cos
+      out.by = Math.cos(tilt) * sin
+      out.bz = -Math.sin(tilt)
+      out.scale = 1
+      out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)
+      out.lip = radians(p.lipDeg)
+    },
+  }),
+  speedMmPerS: 16,
+  overheadSeconds: 2,
+  words: {
+    hold: 'Slot upright against the mound, wide end down.',
+    clock: 3,
+    pressure: 'Steady, with a gentle up and down, one slow turn of the nail.',
+    stop: 'Overlap the start, stop, slide away along the wall.',
+  },
+}

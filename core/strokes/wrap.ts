@@ -1,0 +1,52 @@
+import { z } from 'zod'
+import { flow, lipDeg, tiltDeg } from './params.ts'
+import { lerp, radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('wrap'),
+  turns: z.number().min(0.8).max(3),
+  endRingMm: z.number().min(0.5).max(20).describe('Radius at the end of the turn'),
+  fallMm: z.number().min(0).max(8).default(3),
+  tiltStartDeg: tiltDeg,
+  tiltEndDeg: tiltDeg,
+  lipDeg,
+  flow,
+})
+
+/** One turn or more around a cone, narrow end leaning inward: closes the heart of a rose. */
+export const wrap: StrokeDefinition<typeof schema> = {
+  label: 'wrap',
+  schema,
+  families: ['petal', 'curvedPetal'],
+  trace: (p, at) => ({
+    primitive: 'sheet',
+    flow: p.flow,
+    path(t, out) {
+      const theta = at.azimuth + 2 * Math.PI * p.turns * t
+      const tilt = radians(lerp(p.tiltStartDeg, p.tiltEndDeg, t))
+      const cos = Math.cos(theta)
+      const sin = Math.sin(theta)
+      const r = lerp(at.ringMm, p.endRingMm, t)
+      out.px = cos * r
+      out.py = sin * r
+      out.pz = at.heightMm - p.fallMm * Math.max(0, (t - 0.82) / 0.18)
+      out.sx = Math.sin(tilt) * cos
+      out.sy = Math.sin(tilt) * sin
+      out.sz = Math.cos(tilt)
+      out.bx = Math.cos(tilt) * cos
+      out.by = Math.cos(tilt) * sin
+      out.bz = -Math.sin(tilt)
+      out.scale = 1
+      out.curl = 0
+      out.lip = radians(p.lipDeg)
+    },
+  }),
+  speedMmPerS: 20,
+  overheadSeconds: 1.6,
+  words: {
+    hold: 'Narrow end up and leaning in over the cone.',
+    clock: 3,
+    pressure: 'Steady, while the nail makes more than a full turn.',
+    stop: 'Let the ribbon run down the cone, stop, pull away.',
+  },
+}

@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import type { SurfaceDefinition } from './surface.ts'
+
+const schema = z.object({
+  kind: z.literal('cookie'),
+  diameterMm: z
+    .number()
+    .min(20, 'A cookie is at least 20 mm across.')
+    .max(250, 'A cookie is at most 250 mm across.'),
+})
+
+/** Round cookie. */
+export const cookie: SurfaceDefinition<typeof schema> = {
+  label: 'cookie',
+  plural: 'cookies',
+  schema,
+  coatAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
+  topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
+  topAcrossMm: (s) => s.diameterMm,
+  edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  describe: (s) => `${s.diameterMm} mm round`,
+}

@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import type { SurfaceDefinition } from './surface.ts'
+
+const schema = z.object({
+  kind: z.literal('cupcake'),
+  diameterMm: z
+    .number()
+    .min(30, 'A cupcake is at least 30 mm across.')
+    .max(110, 'A cupcake is at most 110 mm across.'),
+  /** Height of the dome above the rim; 0 for a flat top. */
+  domeMm: z.number().min(0).max(40),
+})
+
+/** Cupcake: flat, or domed like a spherical cap. */
+export const cupcake: SurfaceDefinition<typeof schema> = {
+  label: 'cupcake',
+  plural: 'cupcakes',
+  schema,
+  // spherical cap: pi (a² + h²)
+  coatAreaMm2: (s) => Math.PI * ((s.diameterMm / 2) ** 2 + s.domeMm ** 2),
+  topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
+  topAcrossMm: (s) => s.diameterMm,
+  edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  describe: (s) => `${s.diameterMm} mm, ${s.domeMm > 0 ? `domed ${s.domeMm} mm` : 'flat'}`,
+}

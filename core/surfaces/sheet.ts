@@ -1,0 +1,30 @@
+import { z } from 'zod'
+import type { SurfaceDefinition } from './surface.ts'
+
+const schema = z.object({
+  kind: z.literal('sheet'),
+  lengthMm: z
+    .number()
+    .min(60, 'A sheet cake is at least 60 mm long.')
+    .max(1200, 'A sheet cake is at most 1,200 mm long.'),
+  widthMm: z
+    .number()
+    .min(60, 'A sheet cake is at least 60 mm wide.')
+    .max(1200, 'A sheet cake is at most 1,200 mm wide.'),
+  heightMm: z.number().min(10).max(200),
+})
+
+/** Rectangular cake: top and four sides. */
+export const sheet: SurfaceDefinition<typeof schema> = {
+  label: 'sheet cake',
+  plural: 'sheet cakes',
+  schema,
+  coatAreaMm2: (s) => s.lengthMm * s.widthMm + 2 * (s.lengthMm + s.widthMm) * s.heightMm,
+  topAreaMm2: (s) => s.lengthMm * s.widthMm,
+  topAcrossMm: (s) => Math.min(s.lengthMm, s.widthMm),
+  edges: (s) => [
+    { id: 'top', label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
+    { id: 'foot', label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
+  ],
+  describe: (s) => `${s.lengthMm} × ${s.widthMm} × ${s.heightMm} mm`,
+}

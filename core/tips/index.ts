@@ -1,0 +1,63 @@
+import { z } from 'zod'
+import { curvedPetal } from './curvedPetal.ts'
+import { cutBag } from './cutBag.ts'
+import type { Outline, Slot, TipFamily } from './family.ts'
+import { halfMoon } from './halfMoon.ts'
+import { leaf } from './leaf.ts'
+import { multiHole } from './multiHole.ts'
+import { petal } from './petal.ts'
+import { round } from './round.ts'
+import { star } from './star.ts'
+
+/** Every family of openings, in the order they lie in the drawer. */
+export const tipFamilies = { round, petal, curvedPetal, halfMoon, star, leaf, multiHole, cutBag }
+export type TipFamilyName = keyof typeof tipFamilies
+
+export const openingSchema = z.discriminatedUnion('family', [
+  round.schema,
+  petal.schema,
+  curvedPetal.schema,
+  halfMoon.schema,
+  star.schema,
+  leaf.schema,
+  multiHole.schema,
+  cutBag.schema,
+])
+export type Opening = z.infer<typeof openingSchema>
+
+/** The family definition of an opening, for callers that hold any opening. */
+export function familyOf(opening: Opening): TipFamily {
+  return tipFamilies[opening.family] as unknown as TipFamily
+}
+
+/** Opening area in mm². */
+export function openingArea(opening: Opening): number {
+  return familyOf(opening).areaMm2(opening)
+}
+
+/** Closed outlines of the opening in mm. */
+export function openingOutlines(opening: Opening): Outline[] {
+  return familyOf(opening).outlines(opening)
+}
+
+/** The slot of a sheet-drawing opening, null for one that draws tubes. */
+export function openingSlot(opening: Opening): Slot | null {
+  return familyOf(opening).slot(opening)
+}
+
+/** The length in mm by which a family's members are ordered and scaled. */
+export function openingSize(opening: Opening): number {
+  return familyOf(opening).sizeMm(opening)
+}
+
+/** "petal 13 mm, 2.2 to 0.7": family and figures in words. */
+export function describeOpening(opening: Opening): string {
+  const family = familyOf(opening)
+  return `${family.label} ${family.describe(opening)}`
+}
+
+/** "petal 13 mm": the short form that fits under a drawing. */
+export function shortOpening(opening: Opening): string {
+  const size = Math.round(openingSize(opening) * 10) / 10
+  return `${familyOf(opening).label} ${size} mm`
+}
