@@ -13,6 +13,8 @@ export interface Fitting {
 }
 
 export interface FittedFlower {
+  /** Lengths of this fitting over the flower's own. */
+  factor: number
   layers: ResolvedLayer[]
   measure: FlowerMeasure
 }
@@ -43,7 +45,7 @@ export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly Owned
       tip: chosen ? knownTip(flower, chosen, tips) : nextTip(tip, factor, tips),
     }
   })
-  return { layers, measure: measureFlower(flower, layers) }
+  return { factor, layers, measure: measureFlower(flower, layers) }
 }
 
 function knownTip(flower: Flower, tipId: string, tips: readonly OwnedTip[]): OwnedTip {

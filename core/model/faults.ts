@@ -1,0 +1,76 @@
+import type { Order } from './order.ts'
+import type { Workshop } from './workshop.ts'
+
+/** Something wrong in a document: where, and what to do about it. */
+export interface Fault {
+  path: (string | number)[]
+  message: string
+}
+
+/**
+ * What a schema cannot see: references inside an order and from it to the workshop, and ids used twice.
+ * An empty list means that the order can be planned.
+ */
+export function orderFaults(order: Order, workshop: Workshop): Fault[] {
+  const faults: Fault[] = []
+  const flowers = new Map(workshop.flowers.map((f) => [f.id, f]))
+  const icings = new Set(workshop.icings.map((i) => i.id))
+  const tips = new Set(workshop.tips.map((t) => t.id))
+  const colours = new Set(order.colours.map((c) => c.id))
+  const say = (path: Fault['path'], message: string) => faults.push({ path, message })
+
+  const wantColour = (path: Fault['path'], id: string) => {
+    if (!colours.has(id))
+      say(path, `The order has no colour "${id}". Add it to the colours or choose another.`)
+  }
+  const wantIcing = (path: Fault['path'], id: string) => {
+    if (!icings.has(id))
+      say(path, `There is no icing kind "${id}". Choose one of: ${[...icings].join(', ')}.`)
+  }
+
+  wantIcing(['icingKindId'], order.icingKindId)
+  repeated(order.colours).forEach((i) => {
+    say(['colours', i, 'id'], `Two colours have the id "${order.colours[i]!.id}". Give one another id.`)
+  })
+  repeated(order.pieces).forEach((i) => {
+    say(['pieces', i, 'id'], `Two pieces have the id "${order.pieces[i]!.id}". Give one another id.`)
+  })
+  order.pieces.forEach((piece, p) => {
+    if (piece.icingKindId !== null) wantIcing(['pieces', p, 'icingKindId'], piece.icingKindId)
+    if (piece.coat) wantColour(['pieces', p, 'coat', 'colourId'], piece.coat.colourId)
+    repeated(piece.flowers).forEach((i) => {
+      say(
+        ['pieces', p, 'flowers', i, 'id'],
+        'Two flowers of this piece have the same id. Give one another id.',
+      )
+    })
+    piece.flowers.forEach((placed, f) => {
+      const at = ['pieces', p, 'flowers', f]
+      const flower = flowers.get(placed.flowerId)
+      if (!flower) {
+        say([...at, 'flowerId'], `There is no flower "${placed.flowerId}" in the library. Choose another.`)
+        return
+      }
+      if (placed.placement.kind === 'border' && flower.form !== 'border')
+        say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
+      for (const [role, colour] of Object.entries(placed.colours))
+        wantColour([...at, 'colours', role], colour)
+      for (const [layer, tip] of Object.entries(placed.tips))
+        if (!tips.has(tip))
+          say(
+            [...at, 'tips', layer],
+            `There is no tip "${tip}" in the drawer or the catalogue. Choose another.`,
+          )
+    })
+  })
+  return faults
+}
+
+function repeated(items: readonly { id: string }[]): number[] {
+  const seen = new Set<string>()
+  return items.flatMap(({ id }, i) => {
+    if (seen.has(id)) return [i]
+    seen.add(id)
+    return []
+  })
+}

@@ -1,0 +1,88 @@
+import { describeOpening, shortOpening } from '../../tips/index.ts'
+import { standIns } from '../../tips/standIns.ts'
+import { counted } from '../../units.ts'
+import { type AdviceCheck, say } from './check.ts'
+
+/** Tips that the order needs and the drawer does not have, with the nearest that it has. */
+export const missingTips: AdviceCheck = ({ at, bags }) =>
+  [...new Set(bags.flatMap((b) => b.tipIds))]
+    .map((id) => at.tip(id))
+    .filter((tip) => tip.base !== 'none' && tip.owned === 0)
+    .map((tip) => {
+      const owned = at.workshop.tips.filter((t) => t.owned > 0 && t.id !== tip.id)
+      const best = standIns(tip.opening, owned)[0]
+      return say(
+        'tip-not-owned',
+        'decide',
+        { kind: 'tip', id: tip.id },
+        `The drawer has no ${describeOpening(tip.opening)}.${best ? ` Nearest is ${describeOpening(best.opening)}; amounts and sizes change with it.` : ' Nothing in it can stand in: buy one, or change the flower.'}`,
+        best
+          ? {
+              label: `Use ${shortOpening(best.opening)}`,
+              change: { kind: 'useTip', fromTipId: tip.id, toTipId: best.id },
+            }
+          : null,
+      )
+    })
+
+/** One tip wanted on more bags than there are copies of it. */
+export const sharedTips: AdviceCheck = ({ at, bags }) =>
+  [...new Set(bags.flatMap((b) => b.tipIds))].flatMap((id) => {
+    const tip = at.tip(id)
+    const wanting = bags.filter((b) => b.tipIds.includes(id))
+    if (tip.base === 'none' || tip.owned === 0 || wanting.length <= tip.owned) return []
+    const numbers = wanting.map((b) => b.number).join(', ')
+    return [
+      say(
+        'tip-on-several-bags',
+        'note',
+        { kind: 'tip', id },
+        `Bags ${numbers} all want the ${shortOpening(tip.opening)} tip, and there ${tip.owned === 1 ? 'is one' : `are ${tip.owned}`}. Finish one bag and wash the tip before the next, or own ${wanting.length}.`,
+      ),
+    ]
+  })
+
+/** More couplers or bags than the bakery owns. */
+export const shortStock: AdviceCheck = ({ supplies, bags }) => [
+  ...supplies
+    .filter((s) => (s.kind === 'coupler' || s.kind === 'bag') && s.short > 0)
+    .map((s) =>
+      say(
+        s.kind === 'coupler' ? 'couplers-short' : 'bags-short',
+        'decide',
+        { kind: 'drawer', id: s.id },
+        `${s.name}: ${s.needed} needed, ${s.owned} in the drawer. ${s.kind === 'coupler' ? 'Wash one between bags, or buy' : 'Buy'} ${counted(s.short, 'more', 'more')}.`,
+      ),
+    ),
+  ...bags
+    .filter((b) => b.bagStockId === null)
+    .map((b) =>
+      say(
+        'no-bag',
+        'stop',
+        { kind: 'bag', id: String(b.number) },
+        `Nothing in the drawer can hold bag ${b.number}. Add a bag (30 cm or longer for a large tip), or a parchment cone for a cut opening.`,
+      ),
+    ),
+]
+
+/** Opening area under which stiff icing hurts the hand, mm². */
+const NARROW_MM2 = 2
+
+/** Stiff icing through a narrow opening. */
+export const handStrain: AdviceCheck = ({ at, bags }) =>
+  bags.flatMap((bag) => {
+    if (bag.stiffness !== 'stiff') return []
+    return bag.tipIds
+      .map((id) => at.tip(id))
+      .filter((tip) => tip.opening.family === 'round' || tip.opening.family === 'cutBag')
+      .filter((tip) => (Math.PI / 4) * (tip.opening as { diameterMm: number }).diameterMm ** 2 < NARROW_MM2)
+      .map((tip) =>
+        say(
+          'hand-strain',
+          'note',
+          { kind: 'bag', id: String(bag.number) },
+          `Bag ${bag.number} pushes stiff icing through ${shortOpening(tip.opening)}: hard on the hand, and it breaks. Mix it soft, fill small bags, rest often.`,
+        ),
+      )
+  })

@@ -1,0 +1,33 @@
+import type { Advice } from '../../model/plan.ts'
+import { allergens, empty } from './brief.ts'
+import type { AdviceCheck, Planned } from './check.ts'
+import { closeColours, deepColours, tinyBatches, unchosen } from './colours.ts'
+import { handStrain, missingTips, sharedTips, shortStock } from './drawer.ts'
+import { icingCannot, widerThanNail } from './icing.ts'
+import { noCoat, tooMany, tooWide } from './pieces.ts'
+
+/** Every check, in the order of work. */
+const checks: readonly AdviceCheck[] = [
+  empty,
+  allergens,
+  icingCannot,
+  tooWide,
+  tooMany,
+  widerThanNail,
+  noCoat,
+  unchosen,
+  closeColours,
+  deepColours,
+  tinyBatches,
+  missingTips,
+  sharedTips,
+  shortStock,
+  handStrain,
+]
+
+const rank: Record<Advice['severity'], number> = { stop: 0, decide: 1, note: 2 }
+
+/** Cautions, conflicts and doubtful choices, the gravest first. */
+export function advice(planned: Planned): Advice[] {
+  return checks.flatMap((check) => check(planned)).sort((a, b) => rank[a.severity] - rank[b.severity])
+}

@@ -1,0 +1,80 @@
+import { surfaceDefinition } from '../../surfaces/index.ts'
+import { type AdviceCheck, mm, say } from './check.ts'
+
+/** Flowers wider than the piece they stand on. */
+export const tooWide: AdviceCheck = ({ placements }) =>
+  placements.flatMap(({ piece, placed, flower, fitted }) => {
+    if (flower.form === 'border' || flower.form === 'vine') return []
+    const across = surfaceDefinition(piece.shape.kind).topAcrossMm(piece.shape)
+    const wide = fitted.measure.diameterMm
+    if (wide <= across) return []
+    const sizeMm = Math.floor(across * 0.9)
+    return [
+      say(
+        'wider-than-piece',
+        'decide',
+        { kind: 'piece', id: piece.id },
+        `${flower.name} is ${mm(wide)} wide and ${piece.name} only ${mm(across)}: it will hang over the edge. Make it ${mm(sizeMm)}.`,
+        {
+          label: `Make it ${mm(sizeMm)}`,
+          change: { kind: 'setSize', pieceId: piece.id, placedId: placed.id, sizeMm },
+        },
+      ),
+    ]
+  })
+
+/** Share of a surface that round flowers can cover before they sit on top of each other. */
+const PACKING = 0.85
+
+/** More flowers than the top has room for. */
+export const tooMany: AdviceCheck = ({ at, placements }) =>
+  at.order.pieces.flatMap((piece) => {
+    const here = placements.filter(
+      (p) => p.piece.id === piece.id && (p.flower.form === 'flower' || p.flower.form === 'leaf'),
+    )
+    const covered = here.reduce(
+      (sum, p) =>
+        // leaves lie half under the flowers
+        sum +
+        p.perPiece * (p.flower.form === 'leaf' ? 0.5 : 1) * (Math.PI / 4) * p.fitted.measure.diameterMm ** 2,
+      0,
+    )
+    const area = surfaceDefinition(piece.shape.kind).topAreaMm2(piece.shape)
+    if (covered <= area * PACKING) return []
+    const most = here.filter((p) => p.perPiece > 1).sort((a, b) => b.perPiece - a.perPiece)[0]
+    const fewer = most ? Math.max(1, Math.floor((most.perPiece * area * PACKING) / covered)) : 0
+    return [
+      say(
+        'too-many-flowers',
+        'decide',
+        { kind: 'piece', id: piece.id },
+        `The flowers on ${piece.name} cover ${Math.round((100 * covered) / area)} % of its surface: the last ones will sit on the others.${most ? ` ${fewer} × ${most.flower.name} would fit.` : ' Make one smaller.'}`,
+        most
+          ? {
+              label: `${fewer} instead of ${most.perPiece}`,
+              change: { kind: 'setPerPiece', pieceId: piece.id, placedId: most.placed.id, perPiece: fewer },
+            }
+          : null,
+      ),
+    ]
+  })
+
+/** Flowers on a bare piece: the cake shows between the petals. */
+export const noCoat: AdviceCheck = ({ at, placements }) =>
+  at.order.pieces.flatMap((piece) => {
+    if (piece.coat || !placements.some((p) => p.piece.id === piece.id && p.flower.form === 'flower'))
+      return []
+    const first = placements.find((p) => p.piece.id === piece.id)!
+    const colourId = Object.values(first.placed.colours)[0] ?? at.order.colours[0]?.id
+    return [
+      say(
+        'no-coat',
+        'note',
+        { kind: 'piece', id: piece.id },
+        `${piece.name} has no coat under its flowers: the cake will show between the petals. A thin coat in a petal's colour hides it.`,
+        colourId
+          ? { label: 'Add a 1.5 mm coat', change: { kind: 'addCoat', pieceId: piece.id, colourId } }
+          : null,
+      ),
+    ]
+  })

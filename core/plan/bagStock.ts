@@ -1,0 +1,45 @@
+import type { OwnedTip } from '../model/tip.ts'
+import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
+
+/** Flat width of a bag over its length, as bags are commonly cut. */
+const WIDTH_OVER_LENGTH = 0.6
+/** A bag is filled two thirds at most, so that it can be twisted shut. */
+const FILL = 2 / 3
+
+/**
+ * Volume in ml of a full bag: a cone whose mouth has twice the flat width as its circumference.
+ */
+export function bagVolumeMl(lengthMm: number): number {
+  const radius = (2 * WIDTH_OVER_LENGTH * lengthMm) / (2 * Math.PI)
+  return (Math.PI * radius ** 2 * lengthMm) / 3 / 1000
+}
+
+/** Grams in one filling: two thirds of the bag, or what a hand controls, whichever is less. */
+export function usableGrams(bag: BagStock, density: number, settings: Settings): number {
+  return Math.min(bagVolumeMl(bag.lengthMm) * FILL * density, settings.handfulGrams)
+}
+
+/**
+ * The bag for a load: a parchment cone for a cut opening; otherwise the shortest bag owned that takes it in one
+ * filling, or the one that holds most. A large tip does not sit in a bag shorter than 30 cm. Null when the
+ * bakery owns none that will do.
+ */
+export function chooseBag(
+  workshop: Workshop,
+  tips: readonly OwnedTip[],
+  grams: number,
+  density: number,
+): BagStock | null {
+  const owned = workshop.bags.filter((b) => b.owned > 0)
+  const cut = tips.every((t) => t.base === 'none')
+  const large = tips.some((t) => t.base === 'large')
+  const usable = (b: BagStock) => usableGrams(b, density, workshop.settings)
+  const cones = owned.filter((b) => b.kind === 'parchment')
+  const cone = cones.find((b) => usable(b) >= grams)
+  if (cut && cone) return cone
+  const bags = owned
+    .filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= 300))
+    .sort((a, b) => a.lengthMm - b.lengthMm)
+  const most = bags.reduce<BagStock | null>((best, b) => (!best || usable(b) > usable(best) ? b : best), null)
+  return bags.find((b) => usable(b) >= grams) ?? most ?? (cut ? (cones[0] ?? null) : null)
+}

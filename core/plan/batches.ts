@@ -1,0 +1,81 @@
+import { hexToLab } from '../colour/lab.ts'
+import type { Bag, Batch, Use } from '../model/plan.ts'
+import type { Lookup } from './lookup.ts'
+import { bowlKey, partGrams } from './reserve.ts'
+
+type Unordered = Omit<Batch, 'order'>
+
+/**
+ * Bags to bowls: grams to mix of each colour at each stiffness, what stays in the bowl, rounded up to the
+ * kitchen scale's step, and split into stiff base and liquid. Lightest first, so that the same spatula can go on.
+ */
+export function batches(at: Lookup, uses: readonly Use[], bags: readonly Bag[]): Batch[] {
+  const bowls = new Map<string, Unordered>()
+  for (const use of uses) {
+    for (const part of use.parts) {
+      const bowl = openBowl(bowls, use, part.colourId)
+      bowl.pipedGrams += part.piped
+      bowl.reserveGrams += partGrams(part) - part.piped
+      if (!bowl.useIds.includes(use.id)) bowl.useIds.push(use.id)
+    }
+  }
+  for (const bag of bags)
+    for (const { colourId, grams } of bag.load) {
+      const bowl = openBowl(bowls, bag, colourId)
+      bowl.bagResidueGrams += (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
+      bowl.bagNumbers.push(bag.number)
+    }
+  const { scaleStepGrams, bowlResidueGrams } = at.workshop.settings
+  return [...bowls.values()]
+    .map((bowl) => weigh(at, bowl, bowlResidueGrams, scaleStepGrams))
+    .sort((a, b) => lightness(at, b) - lightness(at, a) || a.id.localeCompare(b.id))
+    .map((batch, i) => ({ ...batch, order: i + 1 }))
+}
+
+function openBowl(
+  bowls: Map<string, Unordered>,
+  of: Pick<Use, 'icingKindId' | 'stiffness'>,
+  colourId: string,
+): Unordered {
+  const id = bowlKey(of, colourId)
+  const open = bowls.get(id)
+  if (open) return open
+  const bowl: Unordered = {
+    id,
+    colourId,
+    icingKindId: of.icingKindId,
+    stiffness: of.stiffness,
+    grams: 0,
+    baseGrams: 0,
+    liquidGrams: 0,
+    pipedGrams: 0,
+    reserveGrams: 0,
+    bagResidueGrams: 0,
+    bowlResidueGrams: 0,
+    roundingGrams: 0,
+    bagNumbers: [],
+    useIds: [],
+  }
+  bowls.set(id, bowl)
+  return bowl
+}
+
+function weigh(at: Lookup, bowl: Unordered, bowlResidueGrams: number, stepGrams: number): Unordered {
+  const exact = bowl.pipedGrams + bowl.reserveGrams + bowl.bagResidueGrams + bowlResidueGrams
+  // a hair under a step must not be pushed up a whole step by floating point
+  const grams = Math.ceil(exact / stepGrams - 1e-9) * stepGrams
+  const liquidPer100 = at.icing(bowl.icingKindId).liquidPer100[bowl.stiffness]
+  const baseGrams = (grams * 100) / (100 + liquidPer100)
+  return {
+    ...bowl,
+    grams,
+    baseGrams,
+    liquidGrams: grams - baseGrams,
+    bowlResidueGrams,
+    roundingGrams: grams - exact,
+  }
+}
+
+function lightness(at: Lookup, bowl: Unordered): number {
+  return hexToLab(at.colour(bowl.colourId).hex)[0]
+}

@@ -1,0 +1,122 @@
+import { scaledPitch } from '../flowers/pitch.ts'
+import { type FittedFlower, fitFlower } from '../flowers/resolve.ts'
+import type { Flower } from '../model/flower.ts'
+import type { Piece, PlacedFlower } from '../model/order.ts'
+import type { Use } from '../model/plan.ts'
+import { surfaceDefinition } from '../surfaces/index.ts'
+import { type Lookup, unchosenColourId } from './lookup.ts'
+
+/** A flower as one piece of the order wears it: fitted to size, with its number. */
+export interface FittedPlacement {
+  piece: Piece
+  placed: PlacedFlower
+  flower: Flower
+  fitted: FittedFlower
+  perPiece: number
+  total: number
+}
+
+export interface Demand {
+  placements: FittedPlacement[]
+  /** Every stroke of every piece; reserve parts still at zero. */
+  uses: Use[]
+}
+
+/** Spatula work: mm² a second, and seconds to pick a piece up and set it down. */
+const COAT_MM2_PER_S = 350
+const COAT_OVERHEAD_S = 3
+
+/** Every stroke of every piece, in grams per colour, stiffness, tip and setting. */
+export function demand(at: Lookup): Demand {
+  const placements = at.order.pieces.flatMap((piece) =>
+    piece.flowers.map((placed) => fitPlacement(at, piece, placed)),
+  )
+  const coats = at.order.pieces.flatMap((piece) => (piece.coat ? [coatUse(at, piece, piece.coat)] : []))
+  return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p))] }
+}
+
+function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {
+  const flower = at.flower(placed.flowerId)
+  const fitted = fitFlower(flower, placed, at.workshop.tips)
+  const perPiece =
+    placed.placement.kind === 'each'
+      ? placed.placement.perPiece
+      : borderUnits(piece, placed.placement.edge, scaledPitch(flower, fitted))
+  return { piece, placed, flower, fitted, perPiece, total: perPiece * piece.count }
+}
+
+/** Whole units of a border that fit round an edge, at least one. */
+function borderUnits(piece: Piece, edgeId: 'top' | 'foot', pitchMm: number): number {
+  const edges = surfaceDefinition(piece.shape.kind).edges(piece.shape)
+  const edge = edges.find((e) => e.id === edgeId) ?? edges[0]!
+  return Math.max(1, Math.round(edge.lengthMm / pitchMm))
+}
+
+function icingOf(at: Lookup, piece: Piece): string {
+  return piece.icingKindId ?? at.order.icingKindId
+}
+
+const noReserve = { spoiled: 0, practice: 0, margin: 0 }
+
+function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: FittedPlacement): Use[] {
+  const icingKindId = icingOf(at, piece)
+  const density = at.icing(icingKindId).density
+  return fitted.layers.map(({ layer, tip }, i) => {
+    const measure = fitted.measure.layers[i]!
+    const grams = (measure.volumeMm3 / 1000) * density * total
+    return {
+      id: `${piece.id}.${placed.id}.${layer.id}`,
+      pieceId: piece.id,
+      placedId: placed.id,
+      flowerId: flower.id,
+      flowerName: flower.name,
+      layerId: layer.id,
+      layerName: layer.name,
+      tipId: tip.id,
+      icingKindId,
+      stiffness: layer.stiffness,
+      setting: flower.setting,
+      form: flower.form,
+      striped: layer.load.kind === 'striped',
+      border: layer.load.kind === 'striped' ? layer.load.border : null,
+      flowers: total,
+      spares: 0,
+      practice: 0,
+      strokes: layer.count * total,
+      seconds: measure.seconds * total,
+      parts: measure.shares.map(({ role, share }) => ({
+        colourId: placed.colours[role] ?? unchosenColourId(flower.id, role),
+        piped: grams * share,
+        ...noReserve,
+      })),
+    }
+  })
+}
+
+function coatUse(at: Lookup, piece: Piece, coat: NonNullable<Piece['coat']>): Use {
+  const icingKindId = icingOf(at, piece)
+  const area = surfaceDefinition(piece.shape.kind).coatAreaMm2(piece.shape)
+  const grams = ((area * coat.thicknessMm) / 1000) * at.icing(icingKindId).density * piece.count
+  return {
+    id: `${piece.id}.coat`,
+    pieceId: piece.id,
+    placedId: null,
+    flowerId: null,
+    flowerName: 'Coat',
+    layerId: null,
+    layerName: `${coat.thicknessMm} mm coat`,
+    tipId: null,
+    icingKindId,
+    stiffness: coat.stiffness,
+    setting: 'inPlace',
+    form: 'coat',
+    striped: false,
+    border: null,
+    flowers: piece.count,
+    spares: 0,
+    practice: 0,
+    strokes: piece.count,
+    seconds: piece.count * (COAT_OVERHEAD_S + area / COAT_MM2_PER_S),
+    parts: [{ colourId: coat.colourId, piped: grams, ...noReserve }],
+  }
+}

@@ -1,0 +1,114 @@
+import { type Fault, orderFaults } from '../model/faults.ts'
+import type { Order } from '../model/order.ts'
+import { type Bag, type Batch, type Plan, planVersion, type Supply, type Use } from '../model/plan.ts'
+import type { Workshop } from '../model/workshop.ts'
+import { advice } from './advice/index.ts'
+import { bags } from './bags.ts'
+import { base } from './base.ts'
+import { batches } from './batches.ts'
+import { flowersPiped } from './changes.ts'
+import { demand } from './demand.ts'
+import { type Lookup, lookUp } from './lookup.ts'
+import { reserve, safetyLevels } from './reserve.ts'
+import { supplies } from './supplies.ts'
+
+/** Raised when an order points at things that are not there; every fault carries its path. */
+export class UnplannableOrderError extends Error {
+  constructor(readonly faults: Fault[]) {
+    super(faults.map((f) => `${f.path.join('/')}: ${f.message}`).join('\n'))
+  }
+}
+
+/**
+ * From an order and the workshop it is made in to grams, bags, bowls, base icing and what to buy. Pure: the same
+ * order and workshop give the same plan. Each stage adds its part to what earlier ones made.
+ * @throws UnplannableOrderError when `orderFaults` finds anything.
+ */
+export function planOrder(order: Order, workshop: Workshop): Plan {
+  const faults = orderFaults(order, workshop)
+  if (faults.length > 0) throw new UnplannableOrderError(faults)
+  const at = lookUp(order, workshop)
+  const wanted = demand(at)
+  const uses = reserve(at, wanted.uses)
+  const filled = bags(at, uses)
+  const bowls = batches(at, uses, filled)
+  const made = base(at, bowls)
+  const needed = supplies(at, uses, filled, bowls, [made.base, ...made.otherBases])
+  return {
+    schemaVersion: planVersion,
+    orderId: order.id,
+    totals: totals(at, uses, filled, bowls, needed),
+    colours: colourTotals(at, bowls),
+    uses,
+    reserve: {
+      spoiled: sumParts(uses, 'spoiled'),
+      practice: sumParts(uses, 'practice'),
+      margin: sumParts(uses, 'margin'),
+      chanceShort: safetyLevels[order.safety].chanceShort,
+    },
+    bags: filled,
+    batches: bowls,
+    ...made,
+    residues: {
+      bags: sum(filled, (b) => b.residueGrams),
+      topUps: sum(filled, (b) => b.topUpGrams),
+      bowls: sum(bowls, (b) => b.bowlResidueGrams),
+      rounding: sum(bowls, (b) => b.roundingGrams),
+      mixer: sum([made.base, ...made.otherBases], (b) => b.mixerResidueGrams),
+    },
+    supplies: needed,
+    advice: advice({
+      at,
+      placements: wanted.placements,
+      uses,
+      bags: filled,
+      batches: bowls,
+      ...made,
+      supplies: needed,
+    }),
+  }
+}
+
+const sum = <T>(items: readonly T[], of: (item: T) => number) => items.reduce((total, i) => total + of(i), 0)
+
+function sumParts(uses: readonly Use[], key: 'piped' | 'spoiled' | 'practice' | 'margin'): number {
+  return sum(uses, (use) => sum(use.parts, (part) => part[key]))
+}
+
+/** Minutes to weigh, colour and wash one bowl. */
+const BOWL_MINUTES = 5
+
+function totals(
+  at: Lookup,
+  uses: readonly Use[],
+  filled: readonly Bag[],
+  bowls: readonly Batch[],
+  needed: readonly Supply[],
+): Plan['totals'] {
+  const { bagMinutes, changeMinutes } = at.workshop.settings
+  const changes = sum(filled, (b) => b.changes)
+  const piping = sum(uses, (u) => (u.seconds / 60) * (flowersPiped(u) / u.flowers))
+  const fillings = sum(filled, (b) => b.fillings)
+  const flowers = new Map<string, number>()
+  for (const use of uses)
+    if (use.form === 'flower') flowers.set(`${use.pieceId}.${use.placedId}`, use.flowers)
+  return {
+    pieces: sum(at.order.pieces, (p) => p.count),
+    flowers: sum([...flowers.values()], (n) => n),
+    mixedGrams: sum(bowls, (b) => b.grams),
+    pipedGrams: sumParts(uses, 'piped'),
+    handsOnMinutes: piping + fillings * bagMinutes + changes * changeMinutes + bowls.length * BOWL_MINUTES,
+    changes,
+    cost: sum(needed, (s) => s.cost ?? 0),
+  }
+}
+
+/** Every colour that is mixed, with the order's own first and in its order. */
+function colourTotals(at: Lookup, bowls: readonly Batch[]): Plan['colours'] {
+  const grams = new Map<string, number>(at.order.colours.map((c) => [c.id, 0]))
+  for (const bowl of bowls) grams.set(bowl.colourId, (grams.get(bowl.colourId) ?? 0) + bowl.grams)
+  return [...grams].map(([id, total]) => {
+    const { name, hex } = at.colour(id)
+    return { id, name, hex, grams: total }
+  })
+}

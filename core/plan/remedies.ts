@@ -1,0 +1,74 @@
+import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import type { Plan, Remedy } from '../model/plan.ts'
+
+/** A coat just thick enough that no cake shows. */
+const THIN_COAT_MM = 1.5
+
+/**
+ * The order with one piece of advice taken. `plan` is the plan that gave it: it knows which layer is piped with
+ * which tip. Nothing else changes.
+ */
+export function applyRemedy(order: Order, remedy: Remedy, plan: Plan): Order {
+  switch (remedy.kind) {
+    case 'useTip':
+      return mapPlaced(order, (placed, piece) => ({
+        ...placed,
+        tips: {
+          ...placed.tips,
+          ...Object.fromEntries(
+            plan.uses
+              .filter(
+                (u) => u.pieceId === piece.id && u.placedId === placed.id && u.tipId === remedy.fromTipId,
+              )
+              .map((u) => [u.layerId!, remedy.toTipId]),
+          ),
+        },
+      }))
+    case 'mergeColours':
+      return replaceColour(order, remedy.fromColourId, remedy.intoColourId)
+    case 'addCoat':
+      return mapPieces(order, remedy.pieceId, (piece) => ({
+        ...piece,
+        coat: { colourId: remedy.colourId, thicknessMm: THIN_COAT_MM, stiffness: 'medium' },
+      }))
+    case 'setPerPiece':
+      return mapPlaced(order, (placed, piece) =>
+        piece.id === remedy.pieceId && placed.id === remedy.placedId
+          ? { ...placed, placement: { kind: 'each', perPiece: remedy.perPiece } }
+          : placed,
+      )
+    case 'setSize':
+      return mapPlaced(order, (placed, piece) =>
+        piece.id === remedy.pieceId && placed.id === remedy.placedId
+          ? { ...placed, sizeMm: remedy.sizeMm }
+          : placed,
+      )
+  }
+}
+
+/** Every use of one colour given to another, and the first taken off the order's list. */
+export function replaceColour(order: Order, fromId: string, intoId: string): Order {
+  const swap = (id: string) => (id === fromId ? intoId : id)
+  const swapped = mapPlaced(order, (placed) => ({
+    ...placed,
+    colours: Object.fromEntries(Object.entries(placed.colours).map(([role, id]) => [role, swap(id)])),
+  }))
+  return {
+    ...swapped,
+    colours: order.colours.filter((c) => c.id !== fromId),
+    pieces: swapped.pieces.map((p) =>
+      p.coat ? { ...p, coat: { ...p.coat, colourId: swap(p.coat.colourId) } } : p,
+    ),
+  }
+}
+
+function mapPieces(order: Order, pieceId: string, change: (piece: Piece) => Piece): Order {
+  return { ...order, pieces: order.pieces.map((p) => (p.id === pieceId ? change(p) : p)) }
+}
+
+function mapPlaced(order: Order, change: (placed: PlacedFlower, piece: Piece) => PlacedFlower): Order {
+  return {
+    ...order,
+    pieces: order.pieces.map((piece) => ({ ...piece, flowers: piece.flowers.map((f) => change(f, piece)) })),
+  }
+}

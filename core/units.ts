@@ -1,0 +1,27 @@
+/** Avoirdupois ounce in grams, exact by definition. */
+export const GRAMS_PER_OUNCE = 28.349523125
+
+const whole = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 })
+const oneDecimal = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1 })
+const twoDecimals = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 2 })
+
+/** A weight for reading: whole grams (tenths under 10 g), or ounces to a tenth (hundredths under 1 oz). */
+export function formatWeight(grams: number, units: 'grams' | 'ounces'): string {
+  if (units === 'ounces') {
+    const ounces = grams / GRAMS_PER_OUNCE
+    return `${(ounces < 1 ? twoDecimals : oneDecimal).format(ounces)} oz`
+  }
+  return `${(grams < 9.95 ? oneDecimal : whole).format(grams)} g`
+}
+
+/** Minutes for reading: "45 min", "5 h 10". */
+export function formatMinutes(minutes: number): string {
+  const rounded = minutes < 10 ? Math.ceil(minutes) : Math.round(minutes / 5) * 5
+  if (rounded < 60) return `${rounded} min`
+  return `${Math.floor(rounded / 60)} h ${String(rounded % 60).padStart(2, '0')}`
+}
+
+/** "1 bag", "2 bags". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${whole.format(count)} ${count === 1 ? one : many}`
+}
