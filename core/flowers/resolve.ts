@@ -1,8 +1,7 @@
 import type { Flower, Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
-import { scaleStroke } from '../strokes/index.ts'
-import { openingSize } from '../tips/index.ts'
-import { nearestOfSize } from '../tips/standIns.ts'
+import { scaleStroke, strokes } from '../strokes/index.ts'
+import { nearestScaled } from '../tips/standIns.ts'
 import { type FlowerMeasure, measureFlower, type ResolvedLayer } from './measure.ts'
 
 /** The size and tips a flower is wanted in; both may be left to the flower itself. */
@@ -42,7 +41,7 @@ export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly Owned
     const chosen = fitting.tips[layer.id]
     return {
       layer: scaleLayer(layer, factor),
-      tip: chosen ? knownTip(flower, chosen, tips) : nextTip(tip, factor, tips),
+      tip: chosen ? knownTip(flower, chosen, tips) : nextTip(layer, tip, factor, tips),
     }
   })
   return { factor, layers, measure: measureFlower(flower, layers) }
@@ -57,17 +56,15 @@ function knownTip(flower: Flower, tipId: string, tips: readonly OwnedTip[]): Own
 /** Scaling closer to 1 than this keeps the flower's own tips: no drawer has sizes that fine. */
 const SAME_SIZE = 0.08
 
-function nextTip(tip: OwnedTip, factor: number, tips: readonly OwnedTip[]): OwnedTip {
-  if (Math.abs(factor - 1) < SAME_SIZE) return tip
-  const wanted = openingSize(tip.opening) * factor
-  const family = tip.opening.family
+function nextTip(layer: Layer, tip: OwnedTip, factor: number, tips: readonly OwnedTip[]): OwnedTip {
+  if (Math.abs(factor - 1) < SAME_SIZE || strokes[layer.stroke.kind].freeOpening) return tip
   return (
-    nearestOfSize(
-      family,
-      wanted,
+    nearestScaled(
+      tip.opening,
+      factor,
       tips.filter((t) => t.owned > 0),
     ) ??
-    nearestOfSize(family, wanted, tips) ??
+    nearestScaled(tip.opening, factor, tips) ??
     tip
   )
 }

@@ -3,6 +3,8 @@ import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 
 /** Flat width of a bag over its length, as bags are commonly cut. */
 const WIDTH_OVER_LENGTH = 0.6
+/** Shortest bag whose point takes a large tip. */
+const LARGE_TIP_MM = 300
 /** A bag is filled two thirds at most, so that it can be twisted shut. */
 const FILL = 2 / 3
 
@@ -20,9 +22,9 @@ export function usableGrams(bag: BagStock, density: number, settings: Settings):
 }
 
 /**
- * The bag for a load: a parchment cone for a cut opening; otherwise the shortest bag owned that takes it in one
- * filling, or the one that holds most. A large tip does not sit in a bag shorter than 30 cm. Null when the
- * bakery owns none that will do.
+ * The bag for a load. A parchment cone for a cut opening, and for a single small tip when the load is less than a
+ * bag can be worked with; otherwise the shortest bag owned that takes it in one filling, or the one that holds
+ * most. A large tip does not sit in a bag shorter than 30 cm. Null when the bakery owns none that will do.
  */
 export function chooseBag(
   workshop: Workshop,
@@ -30,16 +32,15 @@ export function chooseBag(
   grams: number,
   density: number,
 ): BagStock | null {
-  const owned = workshop.bags.filter((b) => b.owned > 0)
-  const cut = tips.every((t) => t.base === 'none')
-  const large = tips.some((t) => t.base === 'large')
   const usable = (b: BagStock) => usableGrams(b, density, workshop.settings)
+  const owned = workshop.bags.filter((b) => b.owned > 0).sort((a, b) => a.lengthMm - b.lengthMm)
   const cones = owned.filter((b) => b.kind === 'parchment')
   const cone = cones.find((b) => usable(b) >= grams)
-  if (cut && cone) return cone
-  const bags = owned
-    .filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= 300))
-    .sort((a, b) => a.lengthMm - b.lengthMm)
+  const large = tips.some((t) => t.base === 'large')
+  const small = grams < workshop.settings.leastBagGrams && tips.length === 1 && !large
+  if (cone && (small || tips.every((t) => t.base === 'none'))) return cone
+  const bags = owned.filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= LARGE_TIP_MM))
   const most = bags.reduce<BagStock | null>((best, b) => (!best || usable(b) > usable(best) ? b : best), null)
-  return bags.find((b) => usable(b) >= grams) ?? most ?? (cut ? (cones[0] ?? null) : null)
+  const last = large ? null : (cones[0] ?? null)
+  return bags.find((b) => usable(b) >= grams) ?? most ?? last
 }

@@ -12,6 +12,7 @@ export const dot: StrokeDefinition<typeof schema> = {
   label: 'dot',
   schema,
   families: ['round', 'cutBag', 'star', 'multiHole'],
+  freeOpening: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     const cos = Math.cos(at.azimuth)

@@ -15,6 +15,7 @@ export const dropStar: StrokeDefinition<typeof schema> = {
   label: 'drop star',
   schema,
   families: ['star'],
+  freeOpening: false,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

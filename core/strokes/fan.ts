@@ -22,6 +22,7 @@ export const fan: StrokeDefinition<typeof schema> = {
   label: 'lying petal',
   schema,
   families: ['petal', 'curvedPetal'],
+  freeOpening: false,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -16,6 +16,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
   label: 'leaf',
   schema,
   families: ['leaf', 'petal'],
+  freeOpening: false,
   trace: (p, at, opening) => {
     const ax = Math.cos(at.azimuth)
     const ay = Math.sin(at.azimuth)

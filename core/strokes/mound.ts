@@ -14,6 +14,7 @@ export const mound: StrokeDefinition<typeof schema> = {
   label: 'mound',
   schema,
   families: ['round', 'star', 'cutBag'],
+  freeOpening: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     const cos = Math.cos(at.azimuth)

@@ -25,6 +25,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
   label: 'standing petal',
   schema,
   families: ['petal', 'curvedPetal'],
+  freeOpening: false,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -19,6 +19,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
   label: 'rosette or swirl',
   schema,
   families: ['star', 'round', 'cutBag'],
+  freeOpening: false,
   trace: (p, at) => ({
     primitive: 'tube',
     flow: p.flow,

@@ -22,6 +22,7 @@ export const scoop: StrokeDefinition<typeof schema> = {
   label: 'scooped petal',
   schema,
   families: ['halfMoon', 'petal', 'curvedPetal'],
+  freeOpening: false,
   trace: (p, at, opening) => {
     const half = radians(opening.bendDeg) / 2
     const ax = Math.cos(at.azimuth)

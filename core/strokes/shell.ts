@@ -15,6 +15,7 @@ export const shell: StrokeDefinition<typeof schema> = {
   label: 'shell',
   schema,
   families: ['star', 'round', 'cutBag'],
+  freeOpening: false,
   trace: (p, at, opening) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

@@ -15,6 +15,7 @@ export const spike: StrokeDefinition<typeof schema> = {
   label: 'spike',
   schema,
   families: ['round', 'cutBag', 'multiHole', 'star'],
+  freeOpening: false,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

@@ -40,6 +40,8 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   label: string
   schema: S
   families: readonly TipFamilyName[]
+  /** True where the hand makes the shape, so that a larger one is piped with the same tip. */
+  freeOpening: boolean
   /** Path and pressure of one stroke. */
   trace(params: z.infer<S>, at: Placement, opening: OpeningFacts): Trace
   /** Speed of the hand along the path, mm/s, and what every single stroke takes besides (place, stop, turn), s. */

@@ -17,6 +17,7 @@ export const vine: StrokeDefinition<typeof schema> = {
   label: 'string or vine',
   schema,
   families: ['round', 'cutBag', 'star', 'multiHole'],
+  freeOpening: false,
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

@@ -17,6 +17,7 @@ export const wall: StrokeDefinition<typeof schema> = {
   label: 'fluted wall',
   schema,
   families: ['petal', 'curvedPetal'],
+  freeOpening: false,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -18,6 +18,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
   label: 'wrap',
   schema,
   families: ['petal', 'curvedPetal'],
+  freeOpening: false,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -34,17 +34,25 @@ export function standIns<T extends { opening: Opening }>(wanted: Opening, tips: 
     .map((c) => c.tip)
 }
 
-/** The member of the same family nearest to `sizeMm`, or null when the family is not there. */
-export function nearestOfSize<T extends { opening: Opening }>(
-  family: TipFamilyName,
-  sizeMm: number,
+/**
+ * The opening of the same family that comes nearest to `wanted` enlarged `factor` times, or null when the family
+ * is not there. Slimness (area over size squared) counts half as much as size, so that a wide U does not become
+ * a shallow one.
+ */
+export function nearestScaled<T extends { opening: Opening }>(
+  wanted: Opening,
+  factor: number,
   tips: readonly T[],
 ): T | null {
+  const size = openingSize(wanted) * factor
+  const fullness = (o: Opening) => openingArea(o) / openingSize(o) ** 2
   let best: T | null = null
   let bestDistance = Number.POSITIVE_INFINITY
   for (const tip of tips) {
-    if (tip.opening.family !== family) continue
-    const distance = Math.abs(Math.log(openingSize(tip.opening) / sizeMm))
+    if (tip.opening.family !== wanted.family) continue
+    const distance =
+      Math.abs(Math.log(openingSize(tip.opening) / size)) +
+      Math.abs(Math.log(fullness(tip.opening) / fullness(wanted))) / 2
     if (distance < bestDistance) {
       best = tip
       bestDistance = distance

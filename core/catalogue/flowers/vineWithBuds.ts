@@ -9,7 +9,7 @@ export const vineWithBuds = inPlace({
   roles: [role('stem', 'Stem and leaves', '#74834d'), role('bud', 'Buds', '#b48cc0')],
   layers: [
     plain('Stem', 'stem', 'round-1-5', 1, 0, 0, {
-      stiffness: 'soft',
+      stiffness: 'medium',
       stroke: { kind: 'vine', lengthMm: 46, waveMm: 3, waves: 1.5, taper: 0.3 },
     }),
     plain('Leaves', 'stem', 'leaf-5', 3, 12, 0.4, {

@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import type { Endpoint } from './endpoint.ts'
+import { healthEndpoints } from './health.ts'
+import { orderEndpoints } from './orders.ts'
+import { problemSchema } from './problem.ts'
+import { workshopEndpoints } from './workshop.ts'
+
+const json = (schema: z.ZodType, io: 'input' | 'output') => ({
+  'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
+})
+
+/** The OpenAPI 3.1 document of the whole API, made from the same schemas that check its requests. */
+export function openApiDocument() {
+  const all: Endpoint[] = [healthEndpoints, orderEndpoints, workshopEndpoints].flatMap(
+    (group) => Object.values(group) as Endpoint[],
+  )
+  const paths: Record<string, Record<string, unknown>> = {}
+  for (const e of all) {
+    const path = `/api${e.path.replace(/:(\w+)/g, '{$1}')}`
+    paths[path] = { ...paths[path], [e.method]: operation(e) }
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Kanten', version: '1', description: 'Plans piped flowers for a bakery.' },
+    paths,
+  }
+}
+
+function operation(e: Endpoint) {
+  const inPath = [...e.path.matchAll(/:(\w+)/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string' },
+  }))
+  const ifMatch = { name: 'If-Match', in: 'header', required: true, schema: { type: 'string' } }
+  return {
+    summary: e.summary,
+    parameters: e.versioned ? [...inPath, ifMatch] : inPath,
+    ...(e.body ? { requestBody: { required: true, content: json(e.body, 'input') } } : {}),
+    responses: {
+      200: { description: 'Done', ...(e.answer ? { content: json(e.answer, 'output') } : {}) },
+      default: {
+        description: 'What is wrong and where',
+        content: { 'application/problem+json': { schema: z.toJSONSchema(problemSchema) } },
+      },
+    },
+  }
+}

@@ -1,0 +1,106 @@
+import { z } from 'zod'
+import { flowerSchema } from '#core/model/flower'
+import { icingKindSchema } from '#core/model/icing'
+import { ownedTipSchema, tipSchema } from '#core/model/tip'
+import { bagStockSchema, settingsSchema, workshopSchema } from '#core/model/workshop'
+import { endpoint } from './endpoint.ts'
+
+const version = z.number().int()
+
+/** Everything a plan needs of the bakery; versions by id are what If-Match wants. */
+export const storedWorkshopSchema = z.object({
+  workshop: workshopSchema,
+  versions: z.object({
+    settings: version,
+    tips: z.record(z.string(), version),
+    bags: z.record(z.string(), version),
+    flowers: z.record(z.string(), version),
+    icings: z.record(z.string(), version),
+  }),
+})
+export type StoredWorkshop = z.infer<typeof storedWorkshopSchema>
+
+/** How many of a tip are owned, and what is stamped on it. */
+export const tipCountSchema = ownedTipSchema.pick({ owned: true, stamp: true })
+export type TipCount = z.infer<typeof tipCountSchema>
+
+const saved = z.object({ version })
+
+export const workshopEndpoints = {
+  read: endpoint({
+    method: 'get',
+    path: '/workshop',
+    summary: 'Tips, flowers, icing kinds, bags and settings',
+    answer: storedWorkshopSchema,
+  }),
+  saveSettings: endpoint({
+    method: 'put',
+    path: '/settings',
+    summary: 'Save the settings',
+    body: settingsSchema,
+    answer: saved,
+    versioned: true,
+  }),
+  countTip: endpoint({
+    method: 'put',
+    path: '/tips/:id',
+    summary: 'Say how many of a tip are owned, and its stamp',
+    body: tipCountSchema,
+    answer: saved,
+    versioned: true,
+  }),
+  addTip: endpoint({
+    method: 'post',
+    path: '/tips',
+    summary: "Add a tip of the bakery's own, by its opening",
+    body: tipSchema.omit({ id: true }).extend(tipCountSchema.shape),
+    answer: ownedTipSchema,
+  }),
+  removeTip: endpoint({ method: 'delete', path: '/tips/:id', summary: "Take a tip of the bakery's own out" }),
+  saveBag: endpoint({
+    method: 'put',
+    path: '/bags/:id',
+    summary: 'Save a size of bag',
+    body: bagStockSchema,
+    answer: saved,
+    versioned: true,
+  }),
+  saveFlower: endpoint({
+    method: 'put',
+    path: '/flowers/:id',
+    summary: "Save a flower of the bakery's own",
+    body: flowerSchema,
+    answer: saved,
+    versioned: true,
+  }),
+  copyFlower: endpoint({
+    method: 'post',
+    path: '/flowers/:id/copy',
+    summary: "Copy a flower into the bakery's own",
+    answer: flowerSchema,
+  }),
+  removeFlower: endpoint({
+    method: 'delete',
+    path: '/flowers/:id',
+    summary: "Take a flower of the bakery's own out; refused while an order uses it",
+  }),
+  saveIcing: endpoint({
+    method: 'put',
+    path: '/icings/:id',
+    summary: "Save an icing kind of the bakery's own",
+    body: icingKindSchema,
+    answer: saved,
+    versioned: true,
+  }),
+  copyIcing: endpoint({
+    method: 'post',
+    path: '/icings/:id/copy',
+    summary: "Copy an icing kind into the bakery's own",
+    answer: icingKindSchema,
+  }),
+  removeIcing: endpoint({
+    method: 'delete',
+    path: '/icings/:id',
+    summary: "Take an icing kind of the bakery's own out; refused while an order uses it",
+  }),
+}

@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { idSchema } from '../model/common.ts'
+import type { Fault } from '../model/faults.ts'
+import { bagStockSchema, settingsSchema, type Workshop } from '../model/workshop.ts'
+import { issueFaults, type Read } from './orderFile.ts'
+
+/** A bakery's drawer and ways of working: settings, bags, and how many it owns of which tip. */
+export const bakeryFileSchema = z.object({
+  format: z.literal('kanten-bakery', 'This is not a Kanten bakery file: "format" must be "kanten-bakery".'),
+  schemaVersion: z.literal(1, 'This program reads version 1 of the bakery format.'),
+  settings: settingsSchema,
+  bags: z.array(bagStockSchema).max(60),
+  tips: z.array(
+    z.object({ id: idSchema, owned: z.number().int().min(0).max(99), stamp: z.string().max(40) }),
+  ),
+})
+export type BakeryFile = z.infer<typeof bakeryFileSchema>
+
+/** Reads a bakery file; every tip it counts must be known to the workshop. */
+export function readBakeryFile(data: unknown, workshop: Workshop): Read<BakeryFile> {
+  const parsed = bakeryFileSchema.safeParse(data)
+  if (!parsed.success) return { ok: false, faults: issueFaults(parsed.error) }
+  const known = new Set(workshop.tips.map((t) => t.id))
+  const faults: Fault[] = parsed.data.tips.flatMap((tip, i) =>
+    known.has(tip.id)
+      ? []
+      : [
+          {
+            path: ['tips', i, 'id'],
+            message: `There is no tip "${tip.id}". Take the line out or correct the id.`,
+          },
+        ],
+  )
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data }
+}
+
+/** The workshop with a bakery's settings, bags and counts. Tips the file does not name count as not owned. */
+export function withBakery(workshop: Workshop, bakery: BakeryFile): Workshop {
+  const counts = new Map(bakery.tips.map((t) => [t.id, t]))
+  return {
+    ...workshop,
+    settings: bakery.settings,
+    bags: bakery.bags,
+    tips: workshop.tips.map((tip) => ({
+      ...tip,
+      owned: counts.get(tip.id)?.owned ?? 0,
+      stamp: counts.get(tip.id)?.stamp ?? '',
+    })),
+  }
+}

@@ -1,0 +1,47 @@
+import type { Order, Piece } from '../model/order.ts'
+import type { SurfaceKind } from '../surfaces/index.ts'
+
+/** An empty order for a day, piped in the given icing kind. */
+export function newOrder(id: string, title: string, collectAt: string, icingKindId: string): Order {
+  return {
+    id,
+    title,
+    customer: '',
+    collectAt,
+    note: '',
+    travel: 'collected',
+    avoid: [],
+    icingKindId,
+    safety: 'safe',
+    practicePerFlower: 1,
+    colours: [],
+    pieces: [],
+  }
+}
+
+/** What a new piece of each kind starts from. */
+const starts: Record<SurfaceKind, Omit<Piece, 'id'>> = {
+  cupcake: start('Cupcakes', 12, { kind: 'cupcake', diameterMm: 65, domeMm: 8 }),
+  cookie: start('Cookies', 12, { kind: 'cookie', diameterMm: 75 }),
+  tier: start('Cake tier', 1, { kind: 'tier', diameterMm: 200, heightMm: 100, coveredMm: 0 }),
+  sheet: start('Sheet cake', 1, { kind: 'sheet', lengthMm: 400, widthMm: 300, heightMm: 60 }),
+}
+
+function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
+  return { name, count, shape, icingKindId: null, coat: null, flowers: [] }
+}
+
+/** A new, bare piece of a kind. */
+export function newPiece(id: string, kind: SurfaceKind): Piece {
+  return { id, ...starts[kind] }
+}
+
+/** A copy of a piece under a new name, its flowers with new ids. */
+export function duplicatePiece(piece: Piece, newId: () => string): Piece {
+  return {
+    ...piece,
+    id: newId(),
+    name: `${piece.name} (copy)`.slice(0, 80),
+    flowers: piece.flowers.map((f) => ({ ...f, id: newId() })),
+  }
+}

@@ -1,0 +1,29 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { z } from 'zod'
+import { bakeryFileSchema } from '#core/files/bakeryFile'
+import { orderFileSchema } from '#core/files/orderFile'
+import { planSchema } from '#core/model/plan'
+
+/** `npm run formats`: writes the JSON Schemas of the open formats; `--check` only says whether they are current. */
+const formats = {
+  'order-file': orderFileSchema,
+  'bakery-file': bakeryFileSchema,
+  plan: planSchema,
+}
+const folder = new URL('../docs/formats/', import.meta.url)
+const checking = process.argv.includes('--check')
+
+mkdirSync(folder, { recursive: true })
+const stale = Object.entries(formats).filter(([name, schema]) => {
+  const file = new URL(`${name}.schema.json`, folder)
+  const text = `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`
+  if (!checking) writeFileSync(file, text)
+  return readFileSync(file, 'utf8') !== text
+})
+if (stale.length > 0) {
+  console.error(
+    `docs/formats is out of date (${stale.map(([name]) => name).join(', ')}): run npm run formats`,
+  )
+  process.exit(1)
+}
+console.log(`${Object.keys(formats).length} format schemas are current`)

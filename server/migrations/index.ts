@@ -1,0 +1,4 @@
+import { Migration001FirstTables } from './001FirstTables.ts'
+
+/** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
+export const migrations = [{ name: '001FirstTables', class: Migration001FirstTables }]

@@ -1,0 +1,59 @@
+import type { EntityManager } from '@mikro-orm/postgresql'
+import type { StoredWorkshop } from '#contract/workshop'
+import { catalogueFlowers } from '#core/catalogue/flowers/index'
+import { catalogueIcings } from '#core/catalogue/icings'
+import { starterBags, starterSettings } from '#core/catalogue/starter'
+import { catalogueTips } from '#core/catalogue/tips'
+import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
+
+export const SETTINGS_ID = 'bakery'
+
+/** The catalogue with everything the bakery has said about it or added to it. */
+export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
+  // one after another: a transaction has one connection, and that takes one query at a time
+  const tips = await em.find(TipRow, {}, { orderBy: { id: 'asc' } })
+  const bags = await em.find(BagRow, {}, { orderBy: { id: 'asc' } })
+  const flowers = await em.find(FlowerRow, {}, { orderBy: { id: 'asc' } })
+  const icings = await em.find(IcingRow, {}, { orderBy: { id: 'asc' } })
+  const settings = await em.findOne(SettingsRow, SETTINGS_ID)
+  const said = new Map(tips.map((t) => [t.id, t]))
+  const stocked = new Map(bags.map((b) => [b.id, b]))
+  return {
+    workshop: {
+      tips: [
+        ...catalogueTips.map((tip) => ({
+          ...tip,
+          owned: said.get(tip.id)?.owned ?? 0,
+          stamp: said.get(tip.id)?.stamp ?? '',
+          source: 'catalogue' as const,
+        })),
+        ...tips.flatMap((t) =>
+          t.spec ? [{ ...t.spec, id: t.id, owned: t.owned, stamp: t.stamp, source: 'own' as const }] : [],
+        ),
+      ],
+      flowers: [...catalogueFlowers, ...flowers.map((f) => f.spec)],
+      icings: [...catalogueIcings, ...icings.map((i) => i.spec)],
+      bags: [
+        ...starterBags.map((bag) => {
+          const row = stocked.get(bag.id)
+          return row ? { ...row.spec, id: row.id, owned: row.owned } : bag
+        }),
+        ...bags
+          .filter((row) => !starterBags.some((b) => b.id === row.id))
+          .map((row) => ({ ...row.spec, id: row.id, owned: row.owned })),
+      ],
+      settings: settings?.values ?? starterSettings,
+    },
+    versions: {
+      settings: settings?.version ?? 0,
+      tips: versionsOf(tips),
+      bags: versionsOf(bags),
+      flowers: versionsOf(flowers),
+      icings: versionsOf(icings),
+    },
+  }
+}
+
+function versionsOf(rows: readonly { id: string; version: number }[]): Record<string, number> {
+  return Object.fromEntries(rows.map((r) => [r.id, r.version]))
+}

@@ -1,0 +1,9 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts'],
+    globalSetup: ['server/testing/database.ts'],
+    testTimeout: 20_000,
+  },
+})
