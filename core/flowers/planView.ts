@@ -1,0 +1,106 @@
+import { sweepSheet } from '../geometry/sheet.ts'
+import { newTubeFrame } from '../geometry/tube.ts'
+import { traceStroke } from '../strokes/quantities.ts'
+import type { Trace } from '../strokes/stroke.ts'
+import { openingArea, openingSlot } from '../tips/index.ts'
+import { layerAzimuths, type ResolvedLayer } from './measure.ts'
+
+/** One thing to draw in a flower seen from above; x and y in mm, y up. */
+export type ViewShape = { layerId: string; role: string; heightMm: number } & (
+  | { kind: 'area'; points: number[]; ridge: number[] }
+  | { kind: 'rope'; points: number[]; radiusMm: number; ridged: boolean }
+  | { kind: 'disc'; x: number; y: number; radiusMm: number }
+)
+
+/** The strokes of a flower as outlines seen from above, lowest first, so that drawing them in turn is right. */
+export function planView(layers: readonly ResolvedLayer[]): ViewShape[] {
+  const shapes = layers.flatMap((resolved) =>
+    layerAzimuths(resolved.layer).flatMap((azimuth) => strokeShapes(resolved, azimuth)),
+  )
+  return shapes.sort((a, b) => a.heightMm - b.heightMm)
+}
+
+function strokeShapes(resolved: ResolvedLayer, azimuth: number): ViewShape[] {
+  const { layer, tip } = resolved
+  const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth }
+  const trace = traceStroke(layer.stroke, at, tip.opening)
+  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace) : tubeShapes(resolved, trace)
+}
+
+const T_STEPS = 16
+const U_STEPS = 6
+
+function sheetShapes(
+  { layer, tip }: ResolvedLayer,
+  trace: Extract<Trace, { primitive: 'sheet' }>,
+): ViewShape[] {
+  const slot = openingSlot(tip.opening)
+  if (!slot) return []
+  const { points } = sweepSheet(trace.path, slot, T_STEPS, U_STEPS)
+  const at = (t: number, u: number) => {
+    const o = (t * (U_STEPS + 1) + u) * 3
+    return [points[o]!, points[o + 1]!] as const
+  }
+  const heightMm = meanHeight(points)
+  const strip = (from: number, to: number): number[] => {
+    const edge: number[] = []
+    for (let t = 0; t <= T_STEPS; t++) edge.push(...at(t, to))
+    for (let u = to - 1; u >= from; u--) edge.push(...at(T_STEPS, u))
+    for (let t = T_STEPS - 1; t >= 0; t--) edge.push(...at(t, from))
+    for (let u = from + 1; u < to; u++) edge.push(...at(0, u))
+    return edge
+  }
+  const ridge: number[] = []
+  for (let t = 1; t < T_STEPS; t++) ridge.push(...at(t, U_STEPS - 2))
+  const area = (role: string, from: number, to: number): ViewShape => ({
+    kind: 'area',
+    layerId: layer.id,
+    role,
+    heightMm,
+    points: strip(from, to),
+    ridge,
+  })
+  if (layer.load.kind === 'plain') return [area(layer.load.role, 0, U_STEPS)]
+  const border = Math.min(U_STEPS - 1, Math.max(1, Math.round(layer.load.border * U_STEPS)))
+  return [area(layer.load.rest, border, U_STEPS), area(layer.load.wideEnd, 0, border)]
+}
+
+function meanHeight(points: Float64Array): number {
+  let sum = 0
+  for (let o = 2; o < points.length; o += 3) sum += points[o]!
+  return sum / (points.length / 3)
+}
+
+/** A rope is cut into this many lengths, so that a later turn is drawn over an earlier one. */
+const ROPE_LENGTHS = 16
+
+function tubeShapes(
+  { layer, tip }: ResolvedLayer,
+  trace: Extract<Trace, { primitive: 'tube' }>,
+): ViewShape[] {
+  const radius = Math.sqrt(openingArea(tip.opening) / Math.PI)
+  const steps = ROPE_LENGTHS * 4
+  const frame = newTubeFrame()
+  const path = Array.from({ length: steps + 1 }, (_, i) => {
+    trace.path(i / steps, frame)
+    return { x: frame.x, y: frame.y, z: frame.z, r: radius * frame.scale }
+  })
+  const role = layer.load.kind === 'plain' ? layer.load.role : layer.load.rest
+  const base = { layerId: layer.id, role }
+  const first = path[0]!
+  const last = path[steps]!
+  const widest = path.reduce((most, p) => Math.max(most, p.r), 0)
+  if (Math.hypot(last.x - first.x, last.y - first.y) < widest / 2)
+    return [{ ...base, kind: 'disc', x: first.x, y: first.y, radiusMm: widest, heightMm: last.z }]
+  return Array.from({ length: ROPE_LENGTHS }, (_, k) => {
+    const part = path.slice(k * 4, k * 4 + 5)
+    return {
+      ...base,
+      kind: 'rope' as const,
+      points: part.flatMap((p) => [p.x, p.y]),
+      radiusMm: Math.max(0.2, part.reduce((sum, p) => sum + p.r, 0) / part.length),
+      ridged: tip.opening.family === 'star',
+      heightMm: part[0]!.z,
+    }
+  })
+}

@@ -1,0 +1,82 @@
+import type { Plan } from '../model/plan.ts'
+import { partGrams } from './reserve.ts'
+
+/** A stop on the way of the icing; `column` 0 base, 1 bowl, 2 bag or spatula, 3 where it ends. */
+export interface FlowNode {
+  id: string
+  column: 0 | 1 | 2 | 3
+  name: string
+  /** Colour of what lies in it; null for mixed ends. */
+  colourId: string | null
+}
+
+export interface FlowLink {
+  from: string
+  to: string
+  grams: number
+  colourId: string
+}
+
+/** Ends of the flow that are not flowers. */
+const SPATULA = 'spatula'
+const RESERVE = 'end.reserve'
+const IN_BAGS = 'end.bags'
+const IN_BOWLS = 'end.bowls'
+
+/**
+ * Where every gram goes: base to bowls to bags (or the spatula) to flowers, with reserve and residues as ends of
+ * their own. What flows into a bowl or a bag equals what flows out of it.
+ */
+export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } {
+  const nodes = new Map<string, FlowNode>()
+  const links = new Map<string, FlowLink>()
+  const node = (id: string, column: FlowNode['column'], name: string, colourId: string | null = null) =>
+    nodes.has(id) || nodes.set(id, { id, column, name, colourId })
+  const flow = (from: string, to: string, grams: number, colourId: string) => {
+    if (grams <= 1e-9) return
+    const key = `${from}>${to}>${colourId}`
+    const link = links.get(key)
+    if (link) link.grams += grams
+    else links.set(key, { from, to, grams, colourId })
+  }
+  const names = new Map(plan.colours.map((c) => [c.id, c.name]))
+  const bagOfUse = new Map(plan.bags.flatMap((b) => b.useIds.map((id) => [id, b] as const)))
+  const batchOf = (of: { icingKindId: string; stiffness: string }, colourId: string) =>
+    plan.batches.find(
+      (b) => b.icingKindId === of.icingKindId && b.stiffness === of.stiffness && b.colourId === colourId,
+    )!
+
+  for (const base of [plan.base, ...plan.otherBases])
+    if (base.grams > 0) node(`base.${base.kind}`, 0, base.name)
+  node(RESERVE, 3, 'Spares, practice, margin')
+  node(IN_BAGS, 3, 'Stays in bags')
+  node(IN_BOWLS, 3, 'Stays in bowls, rounding')
+
+  for (const batch of plan.batches) {
+    node(batch.id, 1, `${names.get(batch.colourId)}, ${batch.stiffness}`, batch.colourId)
+    flow(`base.${batch.icingKindId}`, batch.id, batch.grams, batch.colourId)
+    flow(batch.id, IN_BOWLS, batch.bowlResidueGrams + batch.roundingGrams, batch.colourId)
+  }
+  for (const bag of plan.bags) {
+    node(`bag.${bag.number}`, 2, `Bag ${bag.number}`, bag.load[0]!.colourId)
+    for (const { colourId, grams } of bag.load) {
+      flow(batchOf(bag, colourId).id, `bag.${bag.number}`, grams, colourId)
+      const left = (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
+      flow(`bag.${bag.number}`, IN_BAGS, left, colourId)
+    }
+  }
+  for (const use of plan.uses) {
+    const bag = bagOfUse.get(use.id)
+    const via = bag ? `bag.${bag.number}` : SPATULA
+    if (!bag) node(SPATULA, 2, 'Spread on')
+    const end = `end.${use.flowerId ?? 'coat'}`
+    node(end, 3, use.flowerId ? use.flowerName : 'Coats')
+    for (const part of use.parts) {
+      if (!bag) flow(batchOf(use, part.colourId).id, SPATULA, partGrams(part), part.colourId)
+      flow(via, end, part.piped, part.colourId)
+      flow(via, RESERVE, partGrams(part) - part.piped, part.colourId)
+    }
+  }
+  const used = new Set([...links.values()].flatMap((l) => [l.from, l.to]))
+  return { nodes: [...nodes.values()].filter((n) => used.has(n.id)), links: [...links.values()] }
+}

@@ -1,0 +1,43 @@
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { root } from './setup.mjs'
+
+/**
+ * `npm run screenshots [-- NAME…] [--out FOLDER]`: pictures of the main views from a running demo (port 4310, or
+ * PORT), at 1280 × 800, into docs/screenshots.
+ */
+const views = {
+  orders: '/orders',
+  brief: '/orders/observatory/brief',
+  pieces: '/orders/observatory/pieces',
+  colours: '/orders/observatory/colours',
+  bags: '/orders/observatory/bags',
+  icing: '/orders/observatory/icing',
+  flowers: '/flowers',
+  flower: '/flowers/hellebore',
+  drawer: '/drawer',
+  settings: '/settings',
+}
+const args = process.argv.slice(2)
+const outAt = args.indexOf('--out')
+const folder = outAt < 0 ? join(root, 'docs/screenshots') : args[outAt + 1]
+const names = args.filter((_, i) => outAt < 0 || (i !== outAt && i !== outAt + 1))
+mkdirSync(folder, { recursive: true })
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.on('console', (message) => message.type() === 'error' && console.error(message.text()))
+page.on('pageerror', (error) => console.error(error))
+for (const [name, path] of Object.entries(views)) {
+  if (names.length > 0 && !names.includes(name)) continue
+  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}${path}`)
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+  console.log(name)
+}
+await browser.close()

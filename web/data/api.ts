@@ -1,0 +1,54 @@
+import { type Problem, problemSchema } from '#contract/problem'
+
+/** An answer that was not the one wanted; the problem document says why and where. */
+export class ApiError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+}
+
+/** The server could not be reached at all. */
+export class OfflineError extends Error {
+  constructor() {
+    super('Kanten’s server does not answer. Your changes are kept here until it does.')
+  }
+}
+
+interface Call {
+  method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
+  body?: unknown
+  /** Version last seen, sent as If-Match. */
+  version?: number
+}
+
+/**
+ * One call of the API. @throws ApiError with the problem document, OfflineError when nothing answers.
+ */
+export async function api<T>(path: string, { method = 'GET', body, version }: Call = {}): Promise<T> {
+  const headers: Record<string, string> = {}
+  if (body !== undefined) headers['Content-Type'] = 'application/json'
+  if (version !== undefined) headers['If-Match'] = `"${version}"`
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers,
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+  } catch {
+    throw new OfflineError()
+  }
+  if (!response.ok) throw new ApiError(await readProblem(response))
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+async function readProblem(response: Response): Promise<Problem> {
+  const parsed = problemSchema.safeParse(await response.json().catch(() => null))
+  if (parsed.success) return parsed.data
+  return {
+    type: 'about:blank',
+    title: 'The server failed',
+    status: response.status,
+    detail: `The server answered ${response.status}. Nothing was changed; try again.`,
+  }
+}

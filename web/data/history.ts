@@ -1,0 +1,49 @@
+/** Past, present and future of a document that is edited whole. */
+export interface History<T> {
+  past: readonly { state: T; label: string }[]
+  present: T
+  future: readonly { state: T; label: string }[]
+  /** What the last edit touched, and when: edits of one thing in quick succession are one step. */
+  last: { key: string; at: number } | null
+}
+
+const STEPS = 200
+const ONE_STEP_MS = 1200
+
+export function startHistory<T>(present: T): History<T> {
+  return { past: [], present, future: [], last: null }
+}
+
+/** Records an edit. `key` names what is edited; quick edits under one key undo together. */
+export function record<T>(history: History<T>, next: T, label: string, key: string, now: number): History<T> {
+  if (Object.is(next, history.present)) return history
+  const continues = history.last?.key === key && now - history.last.at < ONE_STEP_MS
+  return {
+    past: continues ? history.past : [...history.past, { state: history.present, label }].slice(-STEPS),
+    present: next,
+    future: [],
+    last: { key, at: now },
+  }
+}
+
+export function undo<T>(history: History<T>): History<T> {
+  const step = history.past.at(-1)
+  if (!step) return history
+  return {
+    past: history.past.slice(0, -1),
+    present: step.state,
+    future: [{ state: history.present, label: step.label }, ...history.future],
+    last: null,
+  }
+}
+
+export function redo<T>(history: History<T>): History<T> {
+  const [step, ...rest] = history.future
+  if (!step) return history
+  return {
+    past: [...history.past, { state: history.present, label: step.label }],
+    present: step.state,
+    future: rest,
+    last: null,
+  }
+}

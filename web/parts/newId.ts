@@ -1,0 +1,2 @@
+/** A fresh id for something a person adds. */
+export const newId = (): string => crypto.randomUUID()

@@ -1,0 +1,35 @@
+import { Button, Loader } from '@mantine/core'
+import type { ReactNode } from 'react'
+import css from './states.module.css'
+
+/** While something is on its way. */
+export function Loading(props: { what: string }) {
+  return (
+    <div className={css.state} role="status">
+      <Loader size="sm" type="dots" />
+      <span>Fetching {props.what}…</span>
+    </div>
+  )
+}
+
+/** Nothing here yet: what it is for, and the way to begin. */
+export function Empty(props: { title: string; children?: ReactNode; action?: ReactNode }) {
+  return (
+    <div className={css.state}>
+      <h2>{props.title}</h2>
+      {props.children && <p className={css.words}>{props.children}</p>}
+      {props.action}
+    </div>
+  )
+}
+
+/** Something could not be had: why, and another try. */
+export function Failed(props: { what: string; error: Error; retry?: () => void }) {
+  return (
+    <div className={css.state} role="alert">
+      <h2>{props.what} could not be shown</h2>
+      <p className={css.words}>{props.error.message}</p>
+      {props.retry && <Button onClick={props.retry}>Try again</Button>}
+    </div>
+  )
+}

@@ -1,0 +1,14 @@
+import { formatWeight } from '#core/units'
+import { useWorkshop } from '../data/workshop.ts'
+
+/** Formats weights in the bakery's units. */
+export function useWeight(): (grams: number) => string {
+  const units = useWorkshop().workshop?.settings.units ?? 'grams'
+  return (grams) => formatWeight(grams, units)
+}
+
+/** What a figure was before the last change, when it has changed visibly. */
+export function Was(props: { now: string; before: string | undefined }) {
+  if (props.before === undefined || props.before === props.now) return null
+  return <span className="quiet"> was {props.before}</span>
+}

@@ -1,0 +1,64 @@
+import { createBrowserRouter, Navigate } from 'react-router'
+import { Shell } from './parts/Shell.tsx'
+import { Loading } from './parts/states.tsx'
+import { Lost } from './screens/Lost.tsx'
+
+/** Every address. Screens are loaded when they are first opened. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Lost />,
+    HydrateFallback: () => <Loading what="Kanten" />,
+    children: [
+      { index: true, element: <Navigate to="/orders" replace /> },
+      {
+        path: 'orders',
+        lazy: async () => ({ Component: (await import('./screens/orders/Orders.tsx')).Orders }),
+      },
+      {
+        path: 'orders/:orderId',
+        lazy: async () => ({ Component: (await import('./screens/order/OrderFrame.tsx')).OrderFrame }),
+        children: [
+          { index: true, element: <Navigate to="brief" replace /> },
+          {
+            path: 'brief',
+            lazy: async () => ({ Component: (await import('./screens/order/brief/Brief.tsx')).Brief }),
+          },
+          {
+            path: 'pieces',
+            lazy: async () => ({ Component: (await import('./screens/order/pieces/Pieces.tsx')).Pieces }),
+          },
+          {
+            path: 'colours',
+            lazy: async () => ({ Component: (await import('./screens/order/colours/Colours.tsx')).Colours }),
+          },
+          {
+            path: 'bags',
+            lazy: async () => ({ Component: (await import('./screens/order/bags/Bags.tsx')).Bags }),
+          },
+          {
+            path: 'icing',
+            lazy: async () => ({ Component: (await import('./screens/order/icing/Icing.tsx')).Icing }),
+          },
+        ],
+      },
+      {
+        path: 'flowers',
+        lazy: async () => ({ Component: (await import('./screens/flowers/Flowers.tsx')).Flowers }),
+      },
+      {
+        path: 'flowers/:flowerId',
+        lazy: async () => ({ Component: (await import('./screens/flower/FlowerPage.tsx')).FlowerPage }),
+      },
+      {
+        path: 'drawer',
+        lazy: async () => ({ Component: (await import('./screens/drawer/Drawer.tsx')).Drawer }),
+      },
+      {
+        path: 'settings',
+        lazy: async () => ({ Component: (await import('./screens/settings/SettingsPage.tsx')).SettingsPage }),
+      },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+])

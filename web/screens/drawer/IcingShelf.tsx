@@ -1,0 +1,192 @@
+import { ActionIcon, Button, MultiSelect } from '@mantine/core'
+import { IconX } from '@tabler/icons-react'
+import { useEffect, useRef, useState } from 'react'
+import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/model/common'
+import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
+import type { Workshop } from '#core/model/workshop'
+import { copyIcing, removeIcing, saveIcing } from '../../data/workshop.ts'
+import { Card } from '../../parts/Card.tsx'
+import { NumberField } from '../../parts/NumberField.tsx'
+import { attempt, tell } from '../../parts/notify.tsx'
+import { Dab } from '../../parts/Swatch.tsx'
+import { TextField } from '../../parts/TextField.tsx'
+import css from './Drawer.module.css'
+
+const shape = icingKindSchema.shape
+const liquidSchema = shape.liquidPer100.valueType
+const SAVE_PAUSE_MS = 350
+
+/** Icing kinds with their recipes; the catalogue's are copied to be changed. */
+export function IcingShelf({ workshop }: { workshop: Workshop }) {
+  return (
+    <div className={css.shelf}>
+      {workshop.icings.map((icing) => (
+        <Card
+          key={icing.id}
+          title={icing.name}
+          aside={icing.source === 'own' ? 'our own' : 'from the catalogue'}
+          actions={
+            <>
+              {icing.source === 'own' && (
+                <Button onClick={() => void attempt(() => removeIcing(icing.id))}>Take out</Button>
+              )}
+              <Button
+                onClick={() =>
+                  void attempt(async () => tell(`“${(await copyIcing(icing.id)).name}” is yours to change.`))
+                }
+              >
+                {icing.source === 'own' ? 'Copy' : 'Copy to change it'}
+              </Button>
+            </>
+          }
+        >
+          {icing.source === 'own' ? <IcingForm icing={icing} /> : <IcingFacts icing={icing} />}
+        </Card>
+      ))}
+    </div>
+  )
+}
+
+function IcingFacts({ icing }: { icing: IcingKind }) {
+  const parts = icing.ingredients.reduce((sum, i) => sum + i.parts, 0)
+  const allergens = [...new Set(icing.ingredients.flatMap((i) => i.allergens))]
+  const can = [
+    icing.can.standUpright && 'stands upright',
+    icing.can.freeze && 'can be frozen',
+    icing.can.dryHard && 'dries hard',
+    icing.can.brushWet && 'can be brushed',
+  ].filter(Boolean)
+  return (
+    <div className={css.icing}>
+      <Dab hex={icing.baseHex} size={56} />
+      <div>
+        <p>{icing.note}</p>
+        <p>
+          {icing.ingredients.map((i) => `${i.name} ${Math.round((100 * i.parts) / parts)} %`).join(', ')}
+          {icing.yieldPercent !== 100 && `; ${icing.yieldPercent} g from 100 g`}
+        </p>
+        <p className="quiet">
+          {icing.density} g/ml · {can.join(', ')} · contains{' '}
+          {allergens.map((a) => allergenWords[a]).join(', ') || 'none of the listed allergens'} · liquid per
+          100 g: {stiffnesses.map((s) => `${s} ${icing.liquidPer100[s]} g`).join(', ')}
+        </p>
+      </div>
+    </div>
+  )
+}
+
+function IcingForm({ icing: stored }: { icing: IcingKind }) {
+  const [icing, setIcing] = useState(stored)
+  const timer = useRef<number>(undefined)
+  useEffect(() => () => window.clearTimeout(timer.current), [])
+  function change(part: Partial<IcingKind>) {
+    const next = { ...icing, ...part }
+    setIcing(next)
+    window.clearTimeout(timer.current)
+    timer.current = window.setTimeout(() => void attempt(() => saveIcing(next)), SAVE_PAUSE_MS)
+  }
+  const changeIngredient = (at: number, part: Partial<IcingKind['ingredients'][number]>) =>
+    change({ ingredients: icing.ingredients.map((i, k) => (k === at ? { ...i, ...part } : i)) })
+  return (
+    <>
+      <div className={css.fields}>
+        <TextField
+          label="Name"
+          value={icing.name}
+          schema={nameSchema}
+          onChange={(name) => change({ name })}
+        />
+        <NumberField
+          label="Weight"
+          unit="g/ml"
+          step={0.01}
+          width={130}
+          value={icing.density}
+          schema={shape.density}
+          onChange={(density) => change({ density })}
+        />
+        <NumberField
+          label="Icing from 100 g"
+          unit="g"
+          width={140}
+          value={icing.yieldPercent}
+          schema={shape.yieldPercent.unwrap()}
+          onChange={(yieldPercent) => change({ yieldPercent })}
+        />
+        {stiffnesses.map((s) => (
+          <NumberField
+            key={s}
+            label={`Liquid, ${s}`}
+            unit="g"
+            step={0.5}
+            width={110}
+            value={icing.liquidPer100[s]}
+            schema={liquidSchema}
+            onChange={(grams) => change({ liquidPer100: { ...icing.liquidPer100, [s]: grams } })}
+          />
+        ))}
+      </div>
+      <div className={css.recipe}>
+        {icing.ingredients.map((ingredient, i) => (
+          // ingredients are known by their place: two may share a name while one is typed
+          // biome-ignore lint/suspicious/noArrayIndexKey: see above
+          <div key={i} className={css.ingredient}>
+            <TextField
+              label="Ingredient"
+              value={ingredient.name}
+              schema={nameSchema}
+              onChange={(name) => changeIngredient(i, { name })}
+            />
+            <NumberField
+              label="Parts"
+              value={ingredient.parts}
+              schema={ingredientSchema.shape.parts}
+              onChange={(parts) => changeIngredient(i, { parts })}
+            />
+            <NumberField
+              label="Pack"
+              unit="g"
+              value={ingredient.packGrams}
+              schema={ingredientSchema.shape.packGrams}
+              onChange={(packGrams) => changeIngredient(i, { packGrams })}
+            />
+            <NumberField
+              label="Price of a pack"
+              step={0.1}
+              value={ingredient.pricePerPack}
+              schema={ingredientSchema.shape.pricePerPack.unwrap()}
+              onChange={(pricePerPack) => changeIngredient(i, { pricePerPack })}
+            />
+            <MultiSelect
+              label="Allergens"
+              value={ingredient.allergens}
+              onChange={(allergens) => changeIngredient(i, { allergens: allergens as Allergen[] })}
+              data={allergenSchema.options.map((a) => ({ value: a, label: allergenWords[a] }))}
+            />
+            <ActionIcon
+              aria-label={`Take ${ingredient.name} out`}
+              disabled={icing.ingredients.length === 1}
+              onClick={() => change({ ingredients: icing.ingredients.filter((_, k) => k !== i) })}
+            >
+              <IconX size={18} />
+            </ActionIcon>
+          </div>
+        ))}
+        <div>
+          <Button
+            onClick={() =>
+              change({
+                ingredients: [
+                  ...icing.ingredients,
+                  { name: 'New ingredient', parts: 1, allergens: [], packGrams: 1000, pricePerPack: 0 },
+                ],
+              })
+            }
+          >
+            Add an ingredient
+          </Button>
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,114 @@
+import { ActionIcon, Button, Menu, Tooltip } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
+import { useState } from 'react'
+import { Outlet, useParams } from 'react-router'
+import useSWR from 'swr'
+import type { StoredOrder } from '#contract/orders'
+import { surfaceDefinition } from '#core/surfaces/index'
+import { counted } from '#core/units'
+import { api } from '../../data/api.ts'
+import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
+import { useWorkshop } from '../../data/workshop.ts'
+import { PageHead } from '../../parts/Card.tsx'
+import { shortMoment } from '../../parts/dates.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { SaveWord } from './SaveWord.tsx'
+import { Strip } from './Strip.tsx'
+
+/** One order: loaded once, then edited here and saved by itself. */
+export function OrderFrame() {
+  const { orderId } = useParams()
+  // a fresh read each time the order is opened, and none behind the editor's back afterwards
+  const [visit] = useState(() => crypto.randomUUID())
+  const { data, error, mutate } = useSWR<StoredOrder, Error>(
+    ['order', orderId, visit],
+    () => api<StoredOrder>(`/orders/${orderId}`),
+    { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false },
+  )
+  const { workshop, error: workshopError } = useWorkshop()
+  const failed = error ?? workshopError
+  if (failed && (!data || !workshop))
+    return <Failed what="This order" error={failed} retry={() => void mutate()} />
+  if (!data || !workshop) return <Loading what="the order" />
+  return (
+    <OrderEditorProvider key={`${data.order.id} ${data.version}`} stored={data} workshop={workshop}>
+      <Order reload={() => void mutate()} />
+    </OrderEditorProvider>
+  )
+}
+
+const tables = [
+  ['batches', 'Bowls'],
+  ['bags', 'Bags'],
+  ['colours', 'Colours'],
+  ['base', 'Base and ingredients'],
+  ['supplies', 'Supplies'],
+  ['demand', 'Every layer'],
+] as const
+
+function Order(props: { reload: () => void }) {
+  const { order, undo, redo, undoLabel, redoLabel } = useOrderEditor()
+  useHotkeys([
+    ['mod+Z', () => undo?.()],
+    ['mod+shift+Z', () => redo?.()],
+    ['mod+Y', () => redo?.()],
+  ])
+  return (
+    <>
+      <PageHead
+        title={order.title}
+        line={`${pieceWords(order.pieces)} — ${travelWords[order.travel]} ${shortMoment(order.collectAt)}`}
+        actions={
+          <>
+            <SaveWord reload={props.reload} />
+            <Tooltip label={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : 'Nothing to undo'}>
+              <ActionIcon aria-label="Undo" disabled={!undo} onClick={() => undo?.()}>
+                <IconArrowBackUp size={20} stroke={1.6} />
+              </ActionIcon>
+            </Tooltip>
+            <Tooltip label={redoLabel ? `Redo: ${redoLabel} (Ctrl Y)` : 'Nothing to redo'}>
+              <ActionIcon aria-label="Redo" disabled={!redo} onClick={() => redo?.()}>
+                <IconArrowForwardUp size={20} stroke={1.6} />
+              </ActionIcon>
+            </Tooltip>
+            <Menu position="bottom-end">
+              <Menu.Target>
+                <Button>Save as…</Button>
+              </Menu.Target>
+              <Menu.Dropdown>
+                <Menu.Item component="a" href={`/api/orders/${order.id}/file`}>
+                  Order file (JSON)
+                </Menu.Item>
+                <Menu.Label>Tables (CSV)</Menu.Label>
+                {tables.map(([table, name]) => (
+                  <Menu.Item key={table} component="a" href={`/api/orders/${order.id}/plan/${table}.csv`}>
+                    {name}
+                  </Menu.Item>
+                ))}
+              </Menu.Dropdown>
+            </Menu>
+          </>
+        }
+      />
+      <Strip />
+      <Outlet />
+    </>
+  )
+}
+
+const travelWords = { collected: 'collected', delivered: 'delivered', onSite: 'made on site for' }
+
+function pieceWords(
+  pieces: readonly { shape: { kind: 'cupcake' | 'cookie' | 'tier' | 'sheet' }; count: number }[],
+) {
+  const kinds = new Map<string, number>()
+  for (const { shape, count } of pieces) kinds.set(shape.kind, (kinds.get(shape.kind) ?? 0) + count)
+  if (kinds.size === 0) return 'no pieces yet'
+  return [...kinds]
+    .map(([kind, count]) => {
+      const { label, plural } = surfaceDefinition(kind as 'cupcake')
+      return counted(count, label, plural)
+    })
+    .join(' · ')
+}

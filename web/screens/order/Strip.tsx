@@ -1,0 +1,62 @@
+import { NavLink } from 'react-router'
+import type { Advice, Plan } from '#core/model/plan'
+import { counted, formatWeight } from '#core/units'
+import { useOrderEditor } from '../../data/orderEditor.tsx'
+import { FlagMark } from '../../parts/AdviceList.tsx'
+import { shortMoment } from '../../parts/dates.ts'
+import css from './Strip.module.css'
+
+/** Where each kind of advice is decided. */
+const stopOf: Record<Advice['about']['kind'], string> = {
+  order: 'pieces',
+  piece: 'pieces',
+  flower: 'pieces',
+  colour: 'colours',
+  bag: 'bags',
+  tip: 'bags',
+  drawer: 'bags',
+  icing: 'brief',
+}
+
+/** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
+export function Strip() {
+  const { order, plan, before, workshop } = useOrderEditor()
+  const weight = (grams: number) => formatWeight(grams, workshop.settings.units)
+  const figures = (p: Plan): Record<string, string> => ({
+    pieces: counted(p.totals.pieces, 'piece'),
+    colours: counted(p.colours.filter((c) => c.grams > 0).length, 'colour'),
+    bags: `${counted(p.bags.length, 'bag')} · ${counted(p.totals.changes, 'change')}`,
+    icing: weight(p.totals.mixedGrams),
+  })
+  const now = plan ? figures(plan) : {}
+  const then = before ? figures(before) : {}
+  const stops = [
+    { to: 'brief', name: 'Brief', figure: shortMoment(order.collectAt) },
+    { to: 'pieces', name: 'Pieces', figure: now.pieces },
+    { to: 'colours', name: 'Colours', figure: now.colours },
+    { to: 'bags', name: 'Bags', figure: now.bags },
+    { to: 'icing', name: 'Icing', figure: now.icing },
+  ]
+  return (
+    <nav aria-label="Line of work" className={css.strip}>
+      {stops.map(({ to, name, figure }) => {
+        const wants = plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to)
+        const was = then[to]
+        return (
+          <NavLink key={to} to={to} className={css.stop}>
+            <span className={css.name}>
+              {name}
+              {wants && (
+                <span className={css.wants}>
+                  <FlagMark /> decide
+                </span>
+              )}
+            </span>
+            <span className={`${css.figure} figure`}>{figure ?? '…'}</span>
+            <span className={css.was}>{was !== undefined && was !== figure ? `was ${was}` : ' '}</span>
+          </NavLink>
+        )
+      })}
+    </nav>
+  )
+}

@@ -1,0 +1,91 @@
+import type { Order } from '#core/model/order'
+import type { Bag, Plan } from '#core/model/plan'
+import type { Workshop } from '#core/model/workshop'
+import { describeOpening } from '#core/tips/index'
+import { counted } from '#core/units'
+import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
+import { Card } from '../../../parts/Card.tsx'
+import { NamedDab } from '../../../parts/Swatch.tsx'
+import { useWeight } from '../../../parts/weight.tsx'
+import css from './Bags.module.css'
+import { PX_PER_MM } from './Bags.tsx'
+import { bagDrawn } from './bagDrawn.ts'
+
+/** Everything about one bag: its load, how to fill it, every tip it carries, and what it feeds. */
+export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; order: Order }) {
+  const { bag, plan, workshop, order } = props
+  const weight = useWeight()
+  const drawn = bagDrawn(bag, plan, workshop)
+  const hexes = new Map(plan.colours.map((c) => [c.id, c.hex]))
+  const uses = plan.uses.filter((u) => bag.useIds.includes(u.id))
+  const pieces = new Map(order.pieces.map((p) => [p.id, p.name]))
+  return (
+    <Card title={`Bag ${bag.number}${bag.striped ? ', striped' : ''}`} aside={bag.stiffness}>
+      <ul className={css.loads}>
+        {bag.load.map((l, i) => (
+          <li key={l.colourId}>
+            <NamedDab hex={hexes.get(l.colourId) ?? '#ffffff'} name={drawn.colourNames[i]!} />
+            <span className="figure">{weight(l.grams)}</span>
+          </li>
+        ))}
+      </ul>
+      <p className={css.how}>{fillingWords()}</p>
+      <ul className={css.tips}>
+        {drawn.tips.map((tip) => (
+          <li key={tip.id}>
+            <OpeningDrawing
+              opening={tip.opening}
+              box={74}
+              pxPerMm={PX_PER_MM}
+              fills={drawn.fills}
+              id={`detail-${bag.number}-${tip.id}`}
+            />
+            <div>
+              <strong>{describeOpening(tip.opening)}</strong>
+              <div className="quiet">
+                {tip.stamp && `stamped “${tip.stamp}” · `}
+                {tip.base === 'none'
+                  ? 'no tip, cut the point'
+                  : tip.owned > 0
+                    ? `${tip.owned} in the drawer`
+                    : 'not in the drawer'}
+              </div>
+              <div className="quiet">
+                {[
+                  ...new Set(
+                    uses
+                      .filter((u) => u.tipId === tip.id)
+                      .map((u) => `${u.flowerName}: ${u.layerName.toLowerCase()}`),
+                  ),
+                ].join('; ')}
+              </div>
+            </div>
+          </li>
+        ))}
+      </ul>
+      <p className="quiet">
+        For {[...new Set(uses.map((u) => pieces.get(u.pieceId)))].join(', ')}.
+        {bag.topUpGrams > 0.5 &&
+          ` ${weight(bag.topUpGrams)} of it is only there so that the bag can be worked.`}
+      </p>
+    </Card>
+  )
+
+  function fillingWords(): string {
+    const where = drawn.stock ? drawn.stock.name.toLowerCase() : 'a bag you do not have yet'
+    const times =
+      bag.fillings > 1
+        ? `, in ${counted(bag.fillings, 'filling')} of ${weight(bag.grams / bag.fillings)}`
+        : ''
+    const tip =
+      bag.coupler === 'none'
+        ? drawn.cut
+          ? 'Cut the point to size when it is filled.'
+          : 'The tip sits straight in the bag.'
+        : `${bag.coupler === 'large' ? 'Large' : 'Standard'} coupler, ${counted(bag.changes, 'change')}.`
+    const stripe = bag.striped
+      ? ` Spread ${drawn.colourNames[0]} as a ribbon along the side where the wide end sits, then fill the rest with ${drawn.colourNames[1]}.`
+      : ''
+    return `${weight(bag.grams)} in ${where.startsWith('a ') ? where : `one ${where}`}${times}. ${tip}${stripe} Two thirds full at most: twist it shut and push out the air.`
+  }
+}

@@ -1,0 +1,170 @@
+import { Checkbox, Group, SegmentedControl, Select, TextInput } from '@mantine/core'
+import { useEffect, useState } from 'react'
+import { allergenSchema, allergenWords } from '#core/model/common'
+import { type Order, orderSchema, type Safety } from '#core/model/order'
+import { safetyLevels } from '#core/plan/reserve'
+import { formatMinutes } from '#core/units'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { AdviceList } from '../../../parts/AdviceList.tsx'
+import { Card, Stat, Stats } from '../../../parts/Card.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
+import { TextField } from '../../../parts/TextField.tsx'
+import { useWeight } from '../../../parts/weight.tsx'
+import css from './Brief.module.css'
+
+const shape = orderSchema.shape
+
+/** What, for whom, for when, what must not be in it; and beside it what that comes to. */
+export function Brief() {
+  const { order, workshop, plan, edit, take } = useOrderEditor()
+  const weight = useWeight()
+  const set =
+    <K extends keyof Order>(key: K, label: string) =>
+    (value: Order[K]) =>
+      edit(label, (o) => ({ ...o, [key]: value }), key)
+  return (
+    <div className={css.columns}>
+      <Card title="The brief">
+        <div className={css.form}>
+          <TextField
+            label="What it is for"
+            value={order.title}
+            schema={shape.title}
+            onChange={set('title', 'title')}
+          />
+          <TextField
+            label="Who it is for"
+            value={order.customer}
+            schema={shape.customer.unwrap()}
+            onChange={set('customer', 'customer')}
+          />
+          <MomentField value={order.collectAt} onChange={set('collectAt', 'day and time')} />
+          <Select
+            label="How it travels"
+            value={order.travel}
+            onChange={(v) => v && set('travel', 'travel')(v as Order['travel'])}
+            data={[
+              { value: 'collected', label: 'Collected here' },
+              { value: 'delivered', label: 'Delivered' },
+              { value: 'onSite', label: 'Finished on site' },
+            ]}
+          />
+          <Select
+            label="Icing kind"
+            value={order.icingKindId}
+            onChange={(v) => v && set('icingKindId', 'icing kind')(v)}
+            data={workshop.icings.map((i) => ({ value: i.id, label: i.name }))}
+          />
+          <NumberField
+            label="Practice flowers of each kind"
+            value={order.practicePerFlower}
+            schema={shape.practicePerFlower.unwrap()}
+            onChange={set('practicePerFlower', 'practice')}
+          />
+          <div className={css.wide}>
+            <span className="fieldLabel">How sure each colour must last</span>
+            <SegmentedControl
+              fullWidth
+              aria-label="How sure each colour must last"
+              value={order.safety}
+              onChange={(v) => set('safety', 'safety')(v as Safety)}
+              data={[
+                { value: 'tight', label: 'Tight' },
+                { value: 'safe', label: 'Safe' },
+                { value: 'unmatchable', label: 'Cannot be matched again' },
+              ]}
+            />
+            <p className="quiet">
+              {safetyLevels[order.safety].words}.
+              {plan && ` The margin for it is ${weight(plan.reserve.margin)}.`}
+            </p>
+          </div>
+          <Checkbox.Group
+            className={css.wide}
+            label="Must not be in it"
+            value={order.avoid}
+            onChange={(v) => set('avoid', 'allergens')(v as Order['avoid'])}
+          >
+            <Group gap="lg" mt={6}>
+              {allergenSchema.options.map((a) => (
+                <Checkbox key={a} value={a} label={allergenWords[a]} />
+              ))}
+            </Group>
+          </Checkbox.Group>
+          <p className={`${css.wide} quiet`}>
+            Only what is labelled edible goes on food. Who may eat it, how long it may stand warm and what
+            must be written on the box: your food-safety plan and the local authority decide, not this page.
+          </p>
+          <div className={css.wide}>
+            <TextField
+              label="Notes"
+              value={order.note}
+              schema={shape.note.unwrap()}
+              onChange={set('note', 'note')}
+              multiline
+            />
+          </div>
+        </div>
+      </Card>
+      <div className={css.side}>
+        {plan && (
+          <Card title="What it comes to">
+            <Stats>
+              <Stat name="to mix" note={`${weight(plan.totals.pipedGrams)} lands on the pieces`}>
+                {weight(plan.totals.mixedGrams)}
+              </Stat>
+              <Stat name="hands-on" note="mixing, bags, piping, coats">
+                {formatMinutes(plan.totals.handsOnMinutes)}
+              </Stat>
+              <Stat name="flowers">{plan.totals.flowers}</Stat>
+              <Stat name="icing ingredients">
+                {workshop.settings.currency} {plan.totals.cost.toFixed(2)}
+              </Stat>
+            </Stats>
+          </Card>
+        )}
+        {plan && (
+          <Card
+            title="Worth a look"
+            aside={
+              plan.advice.length === 0
+                ? undefined
+                : `${plan.advice.filter((a) => a.severity !== 'note').length} to decide, ${plan.advice.filter((a) => a.severity === 'note').length} notes`
+            }
+          >
+            {plan.advice.length === 0 ? (
+              <p>Nothing stands in the way.</p>
+            ) : (
+              <AdviceList advice={plan.advice} take={take} />
+            )}
+          </Card>
+        )}
+      </div>
+    </div>
+  )
+}
+
+/** A local day and time; an impossible one stays in the field with the reason. */
+function MomentField(props: { value: string; onChange: (value: string) => void }) {
+  const [typed, setTyped] = useState(props.value)
+  const [error, setError] = useState<string | null>(null)
+  useEffect(() => {
+    setTyped(props.value)
+    setError(null)
+  }, [props.value])
+  return (
+    <TextInput
+      type="datetime-local"
+      label="Ready by"
+      value={typed}
+      error={error}
+      onChange={(event) => {
+        const next = event.currentTarget.value
+        setTyped(next)
+        const parsed = shape.collectAt.safeParse(next)
+        setError(parsed.success ? null : 'Give the day and the time.')
+        if (parsed.success) props.onChange(parsed.data)
+      }}
+    />
+  )
+}

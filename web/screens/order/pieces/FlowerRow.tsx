@@ -1,0 +1,251 @@
+import { ActionIcon, Menu, Modal, Select } from '@mantine/core'
+import { IconDots } from '@tabler/icons-react'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Flower } from '#core/model/flower'
+import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
+import type { Plan } from '#core/model/plan'
+import { surfaceDefinition } from '#core/surfaces/index'
+import { describeOpening } from '#core/tips/index'
+import { standIns } from '#core/tips/standIns'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
+import { newId } from '../../../parts/newId.ts'
+import { Dab } from '../../../parts/Swatch.tsx'
+import { useWeight, Was } from '../../../parts/weight.tsx'
+import { usePicture } from '../../../workers/planner.ts'
+import css from './Pieces.module.css'
+
+const perPieceSchema = placementSchema.options[0].shape.perPiece
+const sizeSchema = placedFlowerSchema.shape.sizeMm.unwrap().unwrap()
+
+/** A flower on a piece: how many, how large, in which colours; its tips in a panel of their own. */
+export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlower }) {
+  const { order, workshop, plan, before, edit } = useOrderEditor()
+  const [tipsOpen, setTipsOpen] = useState(false)
+  const weight = useWeight()
+  const flower = workshop.flowers.find((f) => f.id === placed.flowerId)
+  const { picture } = usePicture(flower, placed, workshop)
+  if (!flower) return null
+  const change = (label: string, part: Partial<PlacedFlower>) =>
+    edit(
+      `${flower.name}: ${label}`,
+      (o) => ({
+        ...o,
+        pieces: o.pieces.map((p) =>
+          p.id === piece.id
+            ? { ...p, flowers: p.flowers.map((f) => (f.id === placed.id ? { ...f, ...part } : f)) }
+            : p,
+        ),
+      }),
+      `${piece.id} ${placed.id} ${label}`,
+    )
+  const colours = Object.fromEntries(
+    flower.roles.map((r) => [r.id, order.colours.find((c) => c.id === placed.colours[r.id])?.hex ?? r.hex]),
+  )
+  const grams = pipedBy(plan, piece.id, placed.id)
+  const gramsBefore = pipedBy(before, piece.id, placed.id)
+  const units = plan?.uses.find((u) => u.pieceId === piece.id && u.placedId === placed.id)
+
+  return (
+    <div className={css.row}>
+      {picture ? (
+        <FlowerPicture
+          shapes={picture.shapes}
+          colours={colours}
+          size={54}
+          label={`${flower.name} from above`}
+        />
+      ) : (
+        <span />
+      )}
+      <div>
+        <Link to={`/flowers/${flower.id}`} className={css.flowerName}>
+          {flower.name}
+        </Link>
+        <div className="quiet">{flower.setting === 'nail' ? 'on a nail' : 'in place'}</div>
+      </div>
+      {placed.placement.kind === 'each' ? (
+        <NumberField
+          hideLabel
+          label={`${flower.name} on each of ${piece.name}`}
+          value={placed.placement.perPiece}
+          schema={perPieceSchema}
+          onChange={(perPiece) => change('number', { placement: { kind: 'each', perPiece } })}
+        />
+      ) : (
+        <div>
+          <Select
+            aria-label={`Edge for ${flower.name}`}
+            value={placed.placement.edge}
+            onChange={(edge) =>
+              edge && change('edge', { placement: { kind: 'border', edge: edge as 'top' | 'foot' } })
+            }
+            data={surfaceDefinition(piece.shape.kind)
+              .edges(piece.shape)
+              .map((e) => ({ value: e.id, label: e.label }))}
+          />
+          {units && <span className="quiet">{Math.round(units.flowers / piece.count)} units</span>}
+        </div>
+      )}
+      <NumberField
+        hideLabel
+        label={`Size of ${flower.name}`}
+        unit="mm"
+        decimals={1}
+        value={placed.sizeMm ?? Math.round((picture?.measure.diameterMm ?? 0) * 10) / 10}
+        schema={sizeSchema}
+        onChange={(sizeMm) => change('size', { sizeMm })}
+      />
+      <div className={css.roles}>
+        {flower.roles.map((role) => (
+          <RoleChip
+            key={role.id}
+            name={role.name}
+            chosen={placed.colours[role.id]}
+            onChoose={(id) => change(role.name, { colours: { ...placed.colours, [role.id]: id } })}
+          />
+        ))}
+      </div>
+      <div className={css.weight}>
+        {grams === undefined ? '…' : weight(grams)}
+        <div>
+          <Was
+            now={weight(grams ?? 0)}
+            before={gramsBefore === undefined ? undefined : weight(gramsBefore)}
+          />
+        </div>
+      </div>
+      <Menu position="bottom-end">
+        <Menu.Target>
+          <ActionIcon aria-label={`More for ${flower.name} on ${piece.name}`}>
+            <IconDots size={20} stroke={1.6} />
+          </ActionIcon>
+        </Menu.Target>
+        <Menu.Dropdown>
+          <Menu.Item onClick={() => setTipsOpen(true)}>Choose its tips…</Menu.Item>
+          <Menu.Item disabled={placed.sizeMm === null} onClick={() => change('size', { sizeMm: null })}>
+            Back to its own size
+          </Menu.Item>
+          <Menu.Item
+            onClick={() =>
+              edit(`${flower.name}: remove`, (o) => ({
+                ...o,
+                pieces: o.pieces.map((p) =>
+                  p.id === piece.id ? { ...p, flowers: p.flowers.filter((f) => f.id !== placed.id) } : p,
+                ),
+              }))
+            }
+          >
+            Remove
+          </Menu.Item>
+        </Menu.Dropdown>
+      </Menu>
+      <TipChoice
+        opened={tipsOpen}
+        close={() => setTipsOpen(false)}
+        flower={flower}
+        placed={placed}
+        fitted={picture?.tipIds ?? []}
+        onChange={(tips) => change('tips', { tips })}
+      />
+    </div>
+  )
+}
+
+function pipedBy(plan: Plan | undefined, pieceId: string, placedId: string): number | undefined {
+  return plan?.uses
+    .filter((u) => u.pieceId === pieceId && u.placedId === placedId)
+    .reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
+}
+
+/** A role with its colour; opens the order's colours. */
+function RoleChip(props: { name: string; chosen: string | undefined; onChoose: (colourId: string) => void }) {
+  const { order, edit } = useOrderEditor()
+  const colour = order.colours.find((c) => c.id === props.chosen)
+  return (
+    <Menu position="bottom-start" withinPortal>
+      <Menu.Target>
+        <button type="button" className={css.role}>
+          <Dab hex={colour?.hex ?? '#ffffff'} size={20} />
+          <span>
+            <small>{props.name}</small> {colour?.name ?? 'choose'}
+          </span>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
+        {order.colours.map((c) => (
+          <Menu.Item key={c.id} leftSection={<Dab hex={c.hex} />} onClick={() => props.onChoose(c.id)}>
+            {c.name}
+          </Menu.Item>
+        ))}
+        <Menu.Divider />
+        <Menu.Item
+          onClick={() => {
+            const id = newId()
+            edit('a new colour', (o) => ({
+              ...o,
+              colours: [
+                ...o.colours,
+                { id, name: `${props.name} colour`.slice(0, 80), hex: colour?.hex ?? '#d8cfc0' },
+              ],
+            }))
+            props.onChoose(id)
+          }}
+        >
+          A new colour…
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  )
+}
+
+/** Which tip each layer is piped with; what was chosen by hand can be let go again. */
+function TipChoice(props: {
+  opened: boolean
+  close: () => void
+  flower: Flower
+  placed: PlacedFlower
+  /** Tips as fitted to the size, layer by layer. */
+  fitted: string[]
+  onChange: (tips: Record<string, string>) => void
+}) {
+  const { flower, placed, fitted, onChange } = props
+  const { workshop } = useOrderEditor()
+  return (
+    <Modal opened={props.opened} onClose={props.close} title={`Tips for ${flower.name}`} size="lg">
+      <p className="quiet">
+        Kanten takes the flower’s own tips, or the next size up or down when the flower is made larger or
+        smaller. What you choose here stays.
+      </p>
+      {flower.layers.map((layer, i) => {
+        const own = workshop.tips.find((t) => t.id === layer.tipId)
+        const chosen = placed.tips[layer.id]
+        const { [layer.id]: _, ...without } = placed.tips
+        const options = own ? standIns(own.opening, workshop.tips) : []
+        return (
+          <Select
+            key={layer.id}
+            mt="sm"
+            label={`${layer.name}${chosen ? ', chosen by you' : ''}`}
+            value={chosen ?? ''}
+            onChange={(id) => onChange(id ? { ...placed.tips, [layer.id]: id } : without)}
+            data={[
+              { value: '', label: `As fitted: ${tipWords(fitted[i] ?? layer.tipId)}` },
+              ...options.map((t) => ({
+                value: t.id,
+                label: `${describeOpening(t.opening)}${t.owned > 0 || t.base === 'none' ? '' : ' (not in the drawer)'}`,
+              })),
+            ]}
+          />
+        )
+      })}
+    </Modal>
+  )
+
+  function tipWords(id: string): string {
+    const tip = workshop.tips.find((t) => t.id === id)
+    return tip ? describeOpening(tip.opening) : id
+  }
+}

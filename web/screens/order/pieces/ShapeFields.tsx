@@ -1,0 +1,32 @@
+import type { z } from 'zod'
+import { type Surface, surfaceDefinition } from '#core/surfaces/index'
+import { NumberField } from '../../../parts/NumberField.tsx'
+
+/** Words for the measures that the surfaces' schemas name. */
+const words: Record<string, string> = {
+  diameterMm: 'Across',
+  domeMm: 'Dome',
+  heightMm: 'High',
+  coveredMm: 'Tier above',
+  lengthMm: 'Long',
+  widthMm: 'Wide',
+}
+
+/** A field for each measure of a piece's shape, made from the shape's own schema. */
+export function ShapeFields(props: { shape: Surface; onChange: (shape: Surface) => void }) {
+  const { shape, onChange } = props
+  const fields = surfaceDefinition(shape.kind).schema.shape as Record<string, z.ZodType<number>>
+  return Object.entries(shape)
+    .filter((entry): entry is [string, number] => typeof entry[1] === 'number')
+    .map(([key, value]) => (
+      <NumberField
+        key={key}
+        label={words[key] ?? key}
+        unit="mm"
+        width={104}
+        value={value}
+        schema={fields[key]!}
+        onChange={(next) => onChange({ ...shape, [key]: next } as Surface)}
+      />
+    ))
+}

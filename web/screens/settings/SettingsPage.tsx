@@ -1,0 +1,134 @@
+import { SegmentedControl, Switch } from '@mantine/core'
+import type { z } from 'zod'
+import { type Settings, settingsSchema } from '#core/model/workshop'
+import { reloadWorkshop, saveSettings, useWorkshop } from '../../data/workshop.ts'
+import { Card, PageHead } from '../../parts/Card.tsx'
+import { NumberField } from '../../parts/NumberField.tsx'
+import { attempt } from '../../parts/notify.tsx'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { TextField } from '../../parts/TextField.tsx'
+import css from './SettingsPage.module.css'
+
+type NumberKey = { [K in keyof Settings]: Settings[K] extends number ? K : never }[keyof Settings]
+
+const figures: { key: NumberKey; label: string; unit?: string; why: string; step?: number }[] = [
+  { key: 'scaleStepGrams', label: 'Kitchen scale step', unit: 'g', why: 'Bowls are rounded up to it.' },
+  { key: 'bowlResidueGrams', label: 'Stays in a bowl', unit: 'g', why: 'However well it is scraped.' },
+  {
+    key: 'couplerResidueGrams',
+    label: 'Stays in a coupler',
+    unit: 'g',
+    why: 'On top of what stays in the bag.',
+  },
+  {
+    key: 'leastBagGrams',
+    label: 'Least in a bag',
+    unit: 'g',
+    why: 'Less cannot be worked; the bag is topped up.',
+  },
+  { key: 'leastConeGrams', label: 'Least in a cone', unit: 'g', why: 'The same for a parchment cone.' },
+  { key: 'handfulGrams', label: 'Most in one filling', unit: 'g', why: 'What your hand controls.' },
+  { key: 'mixerGrams', label: 'Mixer takes', unit: 'g', why: 'More is made in several makes.' },
+  { key: 'mixerResidueGrams', label: 'Stays in the mixer', unit: 'g', why: 'For each make.' },
+  {
+    key: 'bagMinutes',
+    label: 'To fill a bag',
+    unit: 'min',
+    step: 0.5,
+    why: 'Weighs a bag against tip changes.',
+  },
+  {
+    key: 'changeMinutes',
+    label: 'To change a tip',
+    unit: 'min',
+    step: 0.1,
+    why: 'On a coupler, with a wipe.',
+  },
+]
+
+/** How the bakery works: every figure a plan rests on that is not the order's. */
+export function SettingsPage() {
+  const { workshop, error } = useWorkshop()
+  if (error && !workshop) return <Failed what="The settings" error={error} retry={reloadWorkshop} />
+  if (!workshop) return <Loading what="the settings" />
+  const { settings } = workshop
+  const change = (part: Partial<Settings>) => void attempt(() => saveSettings({ ...settings, ...part }))
+  return (
+    <>
+      <PageHead title="Settings" line="Saved by themselves; every plan follows at once" />
+      <div className={css.columns}>
+        <Card title="The bakery">
+          <div className={css.form}>
+            <TextField
+              label="Name"
+              value={settings.bakery}
+              schema={settingsSchema.shape.bakery}
+              onChange={(bakery) => change({ bakery })}
+            />
+            <TextField
+              label="Currency sign"
+              value={settings.currency}
+              schema={settingsSchema.shape.currency}
+              onChange={(currency) => change({ currency })}
+            />
+            <Choice
+              label="Weights in"
+              value={settings.units}
+              onChange={(units) => change({ units: units as Settings['units'] })}
+              data={['grams', 'ounces']}
+            />
+            <Choice
+              label="Piping hand"
+              value={settings.hand}
+              onChange={(hand) => change({ hand: hand as Settings['hand'] })}
+              data={['right', 'left']}
+            />
+            <Choice
+              label="Room"
+              value={settings.theme}
+              onChange={(theme) => change({ theme: theme as Settings['theme'] })}
+              data={['light', 'dark']}
+            />
+            <Switch
+              label="Larger type"
+              checked={settings.largeType}
+              onChange={(e) => change({ largeType: e.currentTarget.checked })}
+            />
+          </div>
+        </Card>
+        <Card title="What the plans rest on" aside="starting figures: put in your own as you learn them">
+          <div className={css.figures}>
+            {figures.map(({ key, label, unit, why, step }) => (
+              <div key={key} className={css.line}>
+                <NumberField
+                  label={label}
+                  unit={unit}
+                  step={step}
+                  value={settings[key]}
+                  schema={settingsSchema.shape[key] as z.ZodType<number>}
+                  onChange={(value) => change({ [key]: value })}
+                />
+                <span className="quiet">{why}</span>
+              </div>
+            ))}
+          </div>
+        </Card>
+      </div>
+    </>
+  )
+}
+
+function Choice(props: { label: string; value: string; onChange: (value: string) => void; data: string[] }) {
+  return (
+    <div>
+      <span className="fieldLabel">{props.label}</span>
+      <SegmentedControl
+        fullWidth
+        aria-label={props.label}
+        value={props.value}
+        onChange={props.onChange}
+        data={props.data}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,58 @@
+import * as Comlink from 'comlink'
+import { useEffect, useState } from 'react'
+import useSWR from 'swr'
+import type { Fitting } from '#core/flowers/resolve'
+import type { Flower } from '#core/model/flower'
+import type { Order } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import type { Picture, Planned, Planner } from './planner.worker.ts'
+
+let remote: Comlink.Remote<Planner> | null = null
+let sent: Workshop | null = null
+let generation = 0
+
+/** The planner, with this workshop loaded. Messages to a worker arrive in order, so nothing needs to be awaited. */
+function planner(workshop: Workshop): Comlink.Remote<Planner> {
+  remote ??= Comlink.wrap<Planner>(
+    new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  if (sent !== workshop) {
+    sent = workshop
+    generation += 1
+    void remote.setWorkshop(workshop)
+  }
+  return remote
+}
+
+/** The plan of an order, recalculated in the worker whenever either changes; the last one meanwhile. */
+export function usePlan(order: Order | undefined, workshop: Workshop | undefined): Planned | undefined {
+  const [planned, setPlanned] = useState<Planned>()
+  useEffect(() => {
+    if (!order || !workshop) return
+    let current = true
+    void planner(workshop)
+      .plan(order)
+      .then((next) => {
+        if (current) setPlanned(next)
+      })
+    return () => {
+      current = false
+    }
+  }, [order, workshop])
+  return planned
+}
+
+/** A flower from above, from the worker; kept as long as flower, fitting and workshop stay the same. */
+export function usePicture(
+  flower: Flower | undefined,
+  fitting: Fitting,
+  workshop: Workshop | undefined,
+): { picture: Picture | undefined; error: Error | undefined } {
+  const remote = workshop ? planner(workshop) : null
+  const { data, error } = useSWR<Picture, Error>(
+    flower && remote ? ['picture', flower, fitting.sizeMm, fitting.tips, generation] : null,
+    () => remote!.picture(flower!, fitting),
+    { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
+  )
+  return { picture: data, error }
+}

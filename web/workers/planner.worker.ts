@@ -1,0 +1,48 @@
+import * as Comlink from 'comlink'
+import type { FlowerMeasure } from '#core/flowers/measure'
+import { planView, type ViewShape } from '#core/flowers/planView'
+import { type Fitting, fitFlower } from '#core/flowers/resolve'
+import type { Fault } from '#core/model/faults'
+import type { Flower } from '#core/model/flower'
+import type { Order } from '#core/model/order'
+import type { Plan } from '#core/model/plan'
+import type { Workshop } from '#core/model/workshop'
+import { planOrder, UnplannableOrderError } from '#core/plan/index'
+
+export type Planned = { plan: Plan; faults: [] } | { plan: null; faults: Fault[] }
+
+/** A flower fitted and seen from above. */
+export interface Picture {
+  shapes: ViewShape[]
+  measure: FlowerMeasure
+  /** The fitted lengths and tips, layer by layer. */
+  tipIds: string[]
+}
+
+let workshop: Workshop | null = null
+
+const planner = {
+  setWorkshop(next: Workshop): void {
+    workshop = next
+  },
+  plan(order: Order): Planned {
+    try {
+      return { plan: planOrder(order, known()), faults: [] }
+    } catch (error) {
+      if (error instanceof UnplannableOrderError) return { plan: null, faults: error.faults }
+      throw error
+    }
+  },
+  picture(flower: Flower, fitting: Fitting): Picture {
+    const { layers, measure } = fitFlower(flower, fitting, known().tips)
+    return { shapes: planView(layers), measure, tipIds: layers.map((l) => l.tip.id) }
+  },
+}
+export type Planner = typeof planner
+
+function known(): Workshop {
+  if (!workshop) throw new Error('The workshop has not been sent to the planner yet.')
+  return workshop
+}
+
+Comlink.expose(planner)
