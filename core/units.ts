@@ -5,12 +5,13 @@ const whole = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 })
 const oneDecimal = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1 })
 const twoDecimals = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 2 })
 
-/** A weight for reading: whole grams (tenths under 10 g), or ounces to a tenth (hundredths under 1 oz). */
+/** A weight for reading: whole grams (tenths under 10 g, never a false zero), or ounces to a tenth (hundredths under 1 oz). */
 export function formatWeight(grams: number, units: 'grams' | 'ounces'): string {
   if (units === 'ounces') {
     const ounces = grams / GRAMS_PER_OUNCE
     return `${(ounces < 1 ? twoDecimals : oneDecimal).format(ounces)} oz`
   }
+  if (grams > 0 && grams < 0.05) return 'under 0.1 g'
   return `${(grams < 9.95 ? oneDecimal : whole).format(grams)} g`
 }
 

@@ -41,7 +41,9 @@ function sheetShapes(
     const o = (t * (U_STEPS + 1) + u) * 3
     return [points[o]!, points[o + 1]!] as const
   }
-  const heightMm = meanHeight(points)
+  // lying petals overlap in the order they are piped, whatever their rims do; standing ones by how high they reach
+  const lying = layer.stroke.kind === 'fan' || layer.stroke.kind === 'leafPull'
+  const heightMm = lying ? layer.heightMm : meanHeight(points)
   const strip = (from: number, to: number): number[] => {
     const edge: number[] = []
     for (let t = 0; t <= T_STEPS; t++) edge.push(...at(t, to))
@@ -71,6 +73,22 @@ function meanHeight(points: Float64Array): number {
   return sum / (points.length / 3)
 }
 
+/** Contours drawn of a mound, so that petals around it stand between them. */
+const CONTOURS = 6
+
+/** Something that rises on the spot: a mound as contours from foot to top, a dot as one disc. */
+function discs(path: { x: number; y: number; z: number; r: number }[], mound: boolean) {
+  const { x, y } = path[0]!
+  if (!mound) {
+    const radiusMm = path.reduce((most, p) => Math.max(most, p.r), 0)
+    return [{ x, y, radiusMm, heightMm: path[path.length - 1]!.z }]
+  }
+  return Array.from({ length: CONTOURS }, (_, i) => {
+    const at = path[Math.round((i / CONTOURS) * (path.length - 1))]!
+    return { x, y, radiusMm: at.r, heightMm: at.z }
+  })
+}
+
 /** A rope is cut into this many lengths, so that a later turn is drawn over an earlier one. */
 const ROPE_LENGTHS = 16
 
@@ -91,7 +109,11 @@ function tubeShapes(
   const last = path[steps]!
   const widest = path.reduce((most, p) => Math.max(most, p.r), 0)
   if (Math.hypot(last.x - first.x, last.y - first.y) < widest / 2)
-    return [{ ...base, kind: 'disc', x: first.x, y: first.y, radiusMm: widest, heightMm: last.z }]
+    return discs(path, layer.stroke.kind === 'mound').map((disc) => ({
+      ...base,
+      kind: 'disc' as const,
+      ...disc,
+    }))
   return Array.from({ length: ROPE_LENGTHS }, (_, k) => {
     const part = path.slice(k * 4, k * 4 + 5)
     return {

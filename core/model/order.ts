@@ -60,6 +60,12 @@ export type Piece = z.infer<typeof pieceSchema>
 export const safetySchema = z.enum(['tight', 'safe', 'unmatchable'])
 export type Safety = z.infer<typeof safetySchema>
 
+/** Rejects 31 February, which the pattern lets through and the parser moves to March. */
+function isRealMoment(at: string): boolean {
+  const time = Date.parse(`${at}Z`)
+  return !Number.isNaN(time) && new Date(time).toISOString().startsWith(at)
+}
+
 export const orderSchema = z.object({
   id: idSchema,
   title: nameSchema,
@@ -67,8 +73,11 @@ export const orderSchema = z.object({
   /** Local date and time of collection. */
   collectAt: z
     .string()
-    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Use a date and time like 2026-11-28T14:00.')
-    .refine((s) => !Number.isNaN(Date.parse(`${s}Z`)), 'There is no such date.'),
+    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, {
+      message: 'Use a date and time like 2026-11-28T14:00.',
+      abort: true,
+    })
+    .refine(isRealMoment, 'There is no such date or time.'),
   note: noteSchema.default(''),
   travel: z.enum(['collected', 'delivered', 'onSite']).default('collected'),
   /** What must not be in it. */

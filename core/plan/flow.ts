@@ -14,17 +14,20 @@ export interface FlowLink {
   from: string
   to: string
   grams: number
-  colourId: string
+  /** null for base that is never coloured. */
+  colourId: string | null
 }
 
-/** Ends of the flow that are not flowers. */
+/** Stops that are not bowls, bags or flowers. */
+const LIQUID = 'base.liquid'
 const SPATULA = 'spatula'
 const RESERVE = 'end.reserve'
 const IN_BAGS = 'end.bags'
+const IN_MIXER = 'bowl.mixer'
 const IN_BOWLS = 'end.bowls'
 
 /**
- * Where every gram goes: base to bowls to bags (or the spatula) to flowers, with reserve and residues as ends of
+ * Where every gram goes: base and liquid to bowls to bags (or the spatula) to flowers, with reserve and residues as ends of
  * their own. What flows into a bowl or a bag equals what flows out of it.
  */
 export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } {
@@ -32,7 +35,7 @@ export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } 
   const links = new Map<string, FlowLink>()
   const node = (id: string, column: FlowNode['column'], name: string, colourId: string | null = null) =>
     nodes.has(id) || nodes.set(id, { id, column, name, colourId })
-  const flow = (from: string, to: string, grams: number, colourId: string) => {
+  const flow = (from: string, to: string, grams: number, colourId: string | null) => {
     if (grams <= 1e-9) return
     const key = `${from}>${to}>${colourId}`
     const link = links.get(key)
@@ -47,14 +50,20 @@ export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } 
     )!
 
   for (const base of [plan.base, ...plan.otherBases])
-    if (base.grams > 0) node(`base.${base.kind}`, 0, base.name)
+    if (base.grams > 0) {
+      node(`base.${base.kind}`, 0, base.name)
+      flow(`base.${base.kind}`, IN_MIXER, base.mixerResidueGrams, null)
+    }
+  node(LIQUID, 0, 'Liquid')
   node(RESERVE, 3, 'Spares, practice, margin')
   node(IN_BAGS, 3, 'Stays in bags')
+  node(IN_MIXER, 1, 'Stays in the mixer')
   node(IN_BOWLS, 3, 'Stays in bowls, rounding')
 
   for (const batch of plan.batches) {
     node(batch.id, 1, `${names.get(batch.colourId)}, ${batch.stiffness}`, batch.colourId)
-    flow(`base.${batch.icingKindId}`, batch.id, batch.grams, batch.colourId)
+    flow(`base.${batch.icingKindId}`, batch.id, batch.baseGrams, batch.colourId)
+    flow(LIQUID, batch.id, batch.liquidGrams, batch.colourId)
     flow(batch.id, IN_BOWLS, batch.bowlResidueGrams + batch.roundingGrams, batch.colourId)
   }
   for (const bag of plan.bags) {

@@ -13,6 +13,6 @@ export const cutBag: TipFamily<typeof schema> = {
   areaMm2: (o) => (Math.PI * o.diameterMm ** 2) / 4,
   outlines: (o) => [circleOutline(o.diameterMm / 2)],
   sizeMm: (o) => o.diameterMm,
-  describe: (o) => `cut ${mm(o.diameterMm)} mm`,
+  describe: (o) => `${mm(o.diameterMm)} mm`,
   slot: () => null,
 }

@@ -15,7 +15,7 @@ interface Link {
   source: string
   target: string
   value: number
-  colourId: string
+  colourId: string | null
 }
 
 const WIDTH = 1160
@@ -37,7 +37,7 @@ export function FlowDiagram(props: { plan: Plan; weight: (grams: number) => stri
       .nodeWidth(9)
       .nodePadding(9)
       .extent([
-        [90, 8],
+        [170, 8],
         [WIDTH - 170, height - 8],
       ])
     return layout({
@@ -60,7 +60,7 @@ export function FlowDiagram(props: { plan: Plan; weight: (grams: number) => stri
         {graph.links.map((link) => {
           const from = link.source as unknown as Node
           const to = link.target as unknown as Node
-          const hex = hexes.get(link.colourId) ?? '#b9b9b9'
+          const hex = hexes.get(link.colourId ?? '') ?? '#b9b9b9'
           const on = !reached || (reached.has(from.id) && reached.has(to.id))
           return (
             <path
@@ -96,7 +96,7 @@ export function FlowDiagram(props: { plan: Plan; weight: (grams: number) => stri
                 textAnchor={leftSide ? 'end' : 'start'}
                 className={css.name}
               >
-                {leftSide ? 'Base' : node.name}
+                {node.name}
                 <tspan className={css.grams}> {weight(node.value ?? 0)}</tspan>
               </text>
             </g>

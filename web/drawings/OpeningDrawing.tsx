@@ -1,4 +1,4 @@
-import { type Opening, openingOutlines, openingSlot } from '#core/tips/index'
+import { type Opening, openingOutlines } from '#core/tips/index'
 
 /** One colour of a load as it lies across the opening. */
 export interface OpeningFill {
@@ -9,7 +9,7 @@ export interface OpeningFill {
 
 /**
  * An opening end-on, to scale: `pxPerMm` on screen. The wide end of a slot lies at the left and is marked. Grows
- * no larger than `box` px; a caption says so when it had to be drawn smaller.
+ * no larger than `box` px, and says so when it had to be drawn smaller.
  */
 export function OpeningDrawing(props: {
   opening: Opening
@@ -35,7 +35,7 @@ export function OpeningDrawing(props: {
   const d = outlines
     .map((o) => `M${o.map(([x, y]) => `${x.toFixed(2)} ${(-y).toFixed(2)}`).join('L')}Z`)
     .join('')
-  const span = openingSlot(opening) ? right - left : right - left
+  const span = right - left
   let from = left
   return (
     <svg

@@ -12,11 +12,12 @@ export function Loading(props: { what: string }) {
   )
 }
 
-/** Nothing here yet: what it is for, and the way to begin. */
-export function Empty(props: { title: string; children?: ReactNode; action?: ReactNode }) {
+/** Nothing here yet: what it is for, and the way to begin. `page` when it is all there is on the page. */
+export function Empty(props: { title: string; page?: boolean; children?: ReactNode; action?: ReactNode }) {
+  const Heading = props.page ? 'h1' : 'h2'
   return (
     <div className={css.state}>
-      <h2>{props.title}</h2>
+      <Heading>{props.title}</Heading>
       {props.children && <p className={css.words}>{props.children}</p>}
       {props.action}
     </div>

@@ -8,6 +8,7 @@ export function Lost() {
   const failed = error instanceof Error || (isRouteErrorResponse(error) && error.status !== 404)
   return (
     <Empty
+      page
       title={failed ? 'This screen did not open' : 'There is nothing at this address'}
       action={
         <Button component={Link} to="/orders" variant="filled" reloadDocument={failed}>

@@ -8,6 +8,7 @@ import {
   type MantineColorsTuple,
   Modal,
   NumberInput,
+  SegmentedControl,
   Select,
   Switch,
   Textarea,
@@ -28,11 +29,25 @@ const ink: MantineColorsTuple = [
   '#191919',
 ]
 
+/** Mantine's own greys lean blue; the room must not. */
+const gray: MantineColorsTuple = [
+  '#f7f7f7',
+  '#f0f0f0',
+  '#e4e4e4',
+  '#d6d6d6',
+  '#c2c2c2',
+  '#a3a3a3',
+  '#7d7d7d',
+  '#474747',
+  '#333333',
+  '#191919',
+]
+
 const field = { size: 'sm' as const }
 
 /** The printed-page look, set once: screens carry no colours or sizes of their own. */
 export const theme = createTheme({
-  colors: { ink },
+  colors: { ink, gray },
   primaryColor: 'ink',
   primaryShade: { light: 9, dark: 1 },
   autoContrast: true,
@@ -53,6 +68,9 @@ export const theme = createTheme({
     Switch: Switch.extend({ defaultProps: { size: 'sm' } }),
     Modal: Modal.extend({
       defaultProps: { radius: 4, centered: true, overlayProps: { backgroundOpacity: 0.35 } },
+    }),
+    SegmentedControl: SegmentedControl.extend({
+      classNames: { root: 'segments', indicator: 'segmentChosen' },
     }),
     InputWrapper: Input.Wrapper.extend({ classNames: { label: 'fieldLabel' } }),
   },
@@ -92,6 +110,7 @@ export const roomVariables: CSSVariablesResolver = () => ({
     '--bar-quiet': '#a8a8a8',
     '--flag': '#e59a5c',
     '--mantine-color-body': '#262626',
+    '--mantine-primary-color-contrast': '#191919',
     '--mantine-color-text': '#f1f1f1',
     '--mantine-color-dimmed': '#b0b0b0',
     '--mantine-color-error': '#e59a5c',

@@ -40,7 +40,7 @@ export const anemone = onNail(60, {
     plain('Button', 'button', 'round-5', 1, 0, 2.6, {
       stroke: { kind: 'mound', radiusMm: 3.4, tallMm: 3, shape: 'dome' },
     }),
-    plain('Stamens', 'button', 'cut-1', 18, 5.6, 3.4, {
+    plain('Stamens', 'button', 'cut-1', 18, 5.6, 4.6, {
       stiffness: 'soft',
       stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 0.9 },
     }),

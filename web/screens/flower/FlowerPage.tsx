@@ -32,7 +32,11 @@ export function FlowerPage() {
   if (error && !workshop) return <Failed what="This flower" error={error} retry={reloadWorkshop} />
   if (!workshop) return <Loading what="the flower" />
   if (!flower)
-    return <Empty title="There is no such flower">It may have been taken out of the library.</Empty>
+    return (
+      <Empty page title="There is no such flower">
+        It may have been taken out of the library.
+      </Empty>
+    )
 
   const icing = workshop.icings[0]!
   const colours = Object.fromEntries(flower.roles.map((r) => [r.id, r.hex]))

@@ -14,6 +14,8 @@ import css from './Pieces.module.css'
 export function Pieces() {
   const { order, plan, edit, take, faults } = useOrderEditor()
   const advice = plan?.advice.filter((a) => a.about.kind === 'piece' || a.about.kind === 'flower') ?? []
+  const toDecide = advice.filter((a) => a.severity !== 'note')
+  const notes = advice.filter((a) => a.severity === 'note')
   const add = (kind: SurfaceKind) =>
     edit('add a piece', (o) => ({ ...o, pieces: [...o.pieces, newPiece(newId(), kind)] }))
 
@@ -51,15 +53,20 @@ export function Pieces() {
           </ul>
         </Card>
       )}
-      {advice.length > 0 && (
+      {toDecide.length > 0 && (
         <Card title="Worth a look">
-          <AdviceList advice={advice} take={take} />
+          <AdviceList advice={toDecide} take={take} />
         </Card>
       )}
       {order.pieces.map((piece: Piece, i) => (
         <PieceCard key={piece.id} piece={piece} index={i} />
       ))}
       <div>{adder}</div>
+      {notes.length > 0 && (
+        <Card title="Good to know">
+          <AdviceList advice={notes} take={take} />
+        </Card>
+      )}
     </div>
   )
 }

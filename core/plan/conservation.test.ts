@@ -1,0 +1,164 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { catalogueFlowers } from '../catalogue/flowers/index.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import { stiffnesses } from '../model/common.ts'
+import { type Order, orderSchema } from '../model/order.ts'
+import type { Plan } from '../model/plan.ts'
+import { icingFlow } from './flow.ts'
+import { planOrder } from './index.ts'
+
+const colourIds = ['a', 'b', 'c', 'd']
+
+const placed = fc
+  .record({
+    flower: fc.constantFrom(...catalogueFlowers),
+    perPiece: fc.integer({ min: 1, max: 9 }),
+    sizeMm: fc.option(fc.double({ min: 8, max: 80, noNaN: true }), { nil: null }),
+    picks: fc.array(fc.constantFrom(...colourIds), { minLength: 6, maxLength: 6 }),
+    chosen: fc.boolean(),
+  })
+  .map(({ flower, perPiece, sizeMm, picks, chosen }) => ({
+    flowerId: flower.id,
+    placement: flower.form === 'border' ? { kind: 'border', edge: 'top' } : { kind: 'each', perPiece },
+    sizeMm,
+    // some roles are left unchosen, as in an order that is being made
+    colours: chosen ? Object.fromEntries(flower.roles.map((r, i) => [r.id, picks[i % 6]])) : {},
+  }))
+
+const piece = fc.record({
+  count: fc.integer({ min: 1, max: 200 }),
+  shape: fc.constantFrom(
+    { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
+    { kind: 'cookie', diameterMm: 80 },
+    { kind: 'tier', diameterMm: 200, heightMm: 90, coveredMm: 0 },
+    { kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 50 },
+  ),
+  icingKindId: fc.constantFrom(null, 'royal', 'meringue-butter'),
+  coat: fc.option(
+    fc.record({
+      colourId: fc.constantFrom(...colourIds),
+      thicknessMm: fc.double({ min: 0.5, max: 6, noNaN: true }),
+      stiffness: fc.constantFrom(...stiffnesses),
+    }),
+    { nil: null },
+  ),
+  flowers: fc.array(placed, { maxLength: 5 }),
+})
+
+const orders = fc
+  .record({
+    safety: fc.constantFrom('tight', 'safe', 'unmatchable'),
+    practicePerFlower: fc.integer({ min: 0, max: 4 }),
+    pieces: fc.array(piece, { maxLength: 5 }),
+  })
+  .map((o) =>
+    orderSchema.parse({
+      ...o,
+      id: 'o',
+      title: 'Random',
+      collectAt: '2026-12-01T10:00',
+      icingKindId: 'butter-sugar',
+      colours: colourIds.map((id, i) => ({
+        id,
+        name: id,
+        hex: `#${(0x332211 * (i + 1)).toString(16).padStart(6, '0')}`,
+      })),
+      pieces: o.pieces.map((p, i) => ({
+        ...p,
+        id: `p${i}`,
+        name: `Piece ${i}`,
+        flowers: p.flowers.map((f, k) => ({ ...f, id: `f${k}` })),
+      })),
+    }),
+  )
+
+const sum = (values: Iterable<number>) => [...values].reduce((a, b) => a + b, 0)
+
+function check(order: Order): Plan {
+  const plan = planOrder(order, starterWorkshop)
+  const parts = plan.uses.flatMap((u) => u.parts)
+  const piped = sum(parts.map((p) => p.piped))
+  const reserve = plan.reserve.spoiled + plan.reserve.practice + plan.reserve.margin
+  const { bags, topUps, bowls, rounding, mixer } = plan.residues
+  const mixed = sum(plan.batches.map((b) => b.grams))
+  const near = (a: number, b: number) => expect(Math.abs(a - b)).toBeLessThan(1e-6 * Math.max(1, Math.abs(b)))
+
+  near(mixed, piped + reserve + bags + topUps + bowls + rounding)
+  for (const b of plan.batches) {
+    near(b.grams, b.pipedGrams + b.reserveGrams + b.bagResidueGrams + b.bowlResidueGrams + b.roundingGrams)
+    near(b.grams, b.baseGrams + b.liquidGrams)
+  }
+  const bases = [plan.base, ...plan.otherBases]
+  near(sum(bases.map((b) => b.grams)), sum(plan.batches.map((b) => b.baseGrams)) + mixer)
+  for (const b of bases) near(sum(b.makes), b.grams)
+  for (const bag of plan.bags) {
+    near(sum(bag.load.map((l) => l.grams)), bag.grams)
+    const fed = plan.uses.filter((u) => bag.useIds.includes(u.id)).flatMap((u) => u.parts)
+    near(
+      sum(fed.map((p) => p.piped + p.spoiled + p.practice + p.margin)),
+      bag.grams - bag.residueGrams - bag.topUpGrams,
+    )
+  }
+  near(sum(plan.colours.map((c) => c.grams)), mixed)
+  return plan
+}
+
+describe('conservation of grams', () => {
+  it('holds from demand to base for any order', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        check(order)
+      }),
+      { numRuns: 120, seed: 7 },
+    )
+  })
+
+  it('puts every use with a tip in exactly one bag, with tips the bag carries', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const plan = planOrder(order, starterWorkshop)
+        for (const use of plan.uses) {
+          const carrying = plan.bags.filter((b) => b.useIds.includes(use.id))
+          expect(carrying).toHaveLength(use.tipId === null ? 0 : 1)
+          if (use.tipId !== null) expect(carrying[0]!.tipIds).toContain(use.tipId)
+        }
+        for (const bag of plan.bags) {
+          if (bag.coupler === 'none') expect(bag.tipIds).toHaveLength(1)
+          if (bag.striped) expect(bag.coupler).toBe('none')
+        }
+        const { couplersStandard, couplersLarge } = starterWorkshop.settings
+        expect(plan.bags.filter((b) => b.coupler === 'standard').length).toBeLessThanOrEqual(couplersStandard)
+        expect(plan.bags.filter((b) => b.coupler === 'large').length).toBeLessThanOrEqual(couplersLarge)
+      }),
+      { numRuns: 60, seed: 11 },
+    )
+  })
+
+  it('lets out of every bowl and bag in the flow picture what it lets in', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const { nodes, links } = icingFlow(planOrder(order, starterWorkshop))
+        for (const node of nodes) {
+          if (node.column !== 1 && node.column !== 2) continue
+          if (node.id === 'bowl.mixer') continue
+          const into = sum(links.filter((l) => l.to === node.id).map((l) => l.grams))
+          const out = sum(links.filter((l) => l.from === node.id).map((l) => l.grams))
+          expect(Math.abs(into - out)).toBeLessThan(1e-5 * Math.max(1, into))
+        }
+      }),
+      { numRuns: 40, seed: 13 },
+    )
+  })
+
+  it('never asks for less icing when there are more pieces', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const more = { ...order, pieces: order.pieces.map((p) => ({ ...p, count: p.count + 1 })) }
+        const grams = (o: Order) => planOrder(o, starterWorkshop).totals.pipedGrams
+        expect(grams(more)).toBeGreaterThanOrEqual(grams(order))
+      }),
+      { numRuns: 30, seed: 17 },
+    )
+  })
+})

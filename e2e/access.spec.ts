@@ -1,0 +1,62 @@
+import AxeBuilder from '@axe-core/playwright'
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test'
+
+/** Nothing on any screen that an accessibility check finds. */
+const screens = {
+  orders: '/orders',
+  brief: '/orders/observatory/brief',
+  pieces: '/orders/observatory/pieces',
+  colours: '/orders/observatory/colours',
+  bags: '/orders/observatory/bags',
+  icing: '/orders/observatory/icing',
+  flowers: '/flowers',
+  flower: '/flowers/hellebore',
+  drawer: '/drawer',
+  'bag shelf': '/drawer?shelf=bags',
+  'icing shelf': '/drawer?shelf=icings',
+  settings: '/settings',
+  'a wrong address': '/nowhere',
+}
+
+type Theme = 'light' | 'dark'
+
+async function setRoom(request: APIRequestContext, theme: Theme) {
+  const { workshop, versions } = await (await request.get('/api/workshop')).json()
+  const saved = await request.put('/api/settings', {
+    headers: { 'If-Match': `"${versions.settings}"` },
+    data: { ...workshop.settings, theme },
+  })
+  expect(saved.ok()).toBe(true)
+}
+
+/** What axe finds on every screen; the insides of drawings, which are one picture each, are left out. */
+async function findings(page: Page, narrow: (axe: AxeBuilder) => AxeBuilder): Promise<string[]> {
+  const found: string[] = []
+  for (const [name, path] of Object.entries(screens)) {
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    await expect(page.getByRole('heading').first()).toBeVisible()
+    const { violations } = await narrow(new AxeBuilder({ page }).exclude('svg > *')).analyze()
+    for (const v of violations)
+      found.push(
+        `${name}: ${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map((n) => n.html)
+          .join(' | ')}`,
+      )
+  }
+  return found
+}
+
+test('axe finds nothing on any screen', async ({ page, request }) => {
+  test.setTimeout(150_000)
+  await setRoom(request, 'light')
+  expect(await findings(page, (axe) => axe)).toEqual([])
+})
+
+test('everything can be read in the dark room too', async ({ page, request }) => {
+  test.setTimeout(150_000)
+  await setRoom(request, 'dark')
+  expect(await findings(page, (axe) => axe.withRules(['color-contrast']))).toEqual([])
+  await setRoom(request, 'light')
+})
