@@ -1,10 +1,12 @@
-import { useMemo } from 'react'
+import { useCallback, useMemo } from 'react'
 import type { Flower } from '#core/model/flower'
 import type { Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { arrange, type Guest } from '#core/surfaces/arrange'
-import { usePicture } from '../workers/planner.ts'
-import { FlowerShapes, type RoleColours } from './FlowerPicture.tsx'
+import { usePictures } from '../workers/planner.ts'
+import type { Picture } from '../workers/planner.worker.ts'
+import { Canvas } from './Canvas.tsx'
+import { paintFlower, type RoleColours } from './paintFlower.ts'
 import { shade } from './shade.ts'
 
 /** A placed flower with what is needed to draw it. */
@@ -13,7 +15,6 @@ export interface DrawnFlower {
   flower: Flower
   sizeMm: number | null
   tips: Record<string, string>
-  diameterMm: number
   perPiece: number
   border: boolean
   colours: RoleColours
@@ -21,6 +22,7 @@ export interface DrawnFlower {
 
 /** More than this on one piece is drawn as this many: the picture is for recognising, not for counting. */
 const MOST_DRAWN = 40
+const CAKE = '#d9c7a3'
 
 /** A piece from above, to scale within itself, one way its flowers could stand. */
 export function PiecePicture(props: {
@@ -31,119 +33,103 @@ export function PiecePicture(props: {
   size: number
 }) {
   const { piece, flowers, coatHex, workshop, size } = props
-  const frame = frameOf(piece)
-  const spots = useMemo(() => {
-    const guests: Guest[] = flowers
-      .filter((f) => !f.border)
-      .flatMap((f) =>
-        Array.from({ length: Math.min(f.perPiece, MOST_DRAWN) }, (_, i) => ({
-          key: `${f.placedId} ${i}`,
-          diameterMm: f.diameterMm,
-          tucked: f.flower.form === 'leaf' || f.flower.form === 'vine',
-        })),
-      )
-    return arrange(guests, frame.outer * 0.96, frame.inner)
-  }, [flowers, frame.outer, frame.inner])
-  const reach = frame.outer * 1.08
-  const coat = coatHex ?? '#d9c7a3'
-  return (
-    <svg
-      viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}
-      width={size}
-      height={size}
-      role="img"
-      aria-label={`${piece.name} from above`}
-      style={{ display: 'block' }}
-    >
-      {frame.square ? (
-        <rect
-          x={-frame.outer}
-          y={-frame.outer * frame.square}
-          width={2 * frame.outer}
-          height={2 * frame.outer * frame.square}
-          fill={coat}
-          stroke={shade(coat, -0.3)}
-          strokeWidth={frame.outer / 60}
-        />
-      ) : (
-        <circle r={frame.outer} fill={coat} stroke={shade(coat, -0.3)} strokeWidth={frame.outer / 60} />
-      )}
-      {frame.inner > 0 && (
-        <circle
-          r={frame.inner}
-          fill="var(--well)"
-          stroke="var(--line-strong)"
-          strokeDasharray="4 3"
-          strokeWidth={1}
-        />
-      )}
-      {flowers
-        .filter((f) => f.border)
-        .map((f) => (
-          <Border key={f.placedId} drawn={f} radius={frame.outer} square={frame.square} />
-        ))}
-      {[...flowers]
-        .filter((f) => !f.border)
-        .sort((a, b) => Number(b.flower.form === 'leaf') - Number(a.flower.form === 'leaf'))
-        .map((f) => (
-          <Standing
-            key={f.placedId}
-            drawn={f}
-            workshop={workshop}
-            spots={spots.filter((s) => s.key.startsWith(`${f.placedId} `))}
-            squash={frame.square || 1}
-          />
-        ))}
-    </svg>
+  const outline = useMemo(() => outlineOf(piece.shape), [piece.shape])
+  const frame = useMemo(() => ({ x: 0, y: 0, half: outline.outer * 1.08 }), [outline])
+  const pictures = usePictures(flowers, workshop)
+  const paint = useCallback(
+    (ctx: CanvasRenderingContext2D) => {
+      paintSurface(ctx, outline, coatHex ?? CAKE)
+      if (!pictures) return
+      const drawn = flowers.map((flower, i) => ({ flower, picture: pictures[i]! }))
+      for (const d of drawn) if (d.flower.border) paintBorder(ctx, outline, d.flower, d.picture)
+      paintStanding(ctx, outline, drawn)
+    },
+    [outline, coatHex, pictures, flowers],
   )
+  return <Canvas size={size} label={`${piece.name} from above`} frame={frame} paint={paint} />
 }
 
-function frameOf(piece: Piece): { outer: number; inner: number; square: number } {
-  const { shape } = piece
+/** A piece's top: half its width, what an upper tier covers, and depth over width for a rectangle. */
+interface Outline {
+  outer: number
+  inner: number
+  depth: number | null
+}
+
+function outlineOf(shape: Piece['shape']): Outline {
   if (shape.kind === 'sheet') {
-    const outer = Math.max(shape.lengthMm, shape.widthMm) / 2
-    return {
-      outer,
-      inner: 0,
-      square: Math.min(shape.lengthMm, shape.widthMm) / Math.max(shape.lengthMm, shape.widthMm),
-    }
+    const long = Math.max(shape.lengthMm, shape.widthMm)
+    return { outer: long / 2, inner: 0, depth: Math.min(shape.lengthMm, shape.widthMm) / long }
   }
-  const inner = shape.kind === 'tier' ? shape.coveredMm / 2 : 0
-  return { outer: shape.diameterMm / 2, inner, square: 0 }
+  return { outer: shape.diameterMm / 2, inner: shape.kind === 'tier' ? shape.coveredMm / 2 : 0, depth: null }
 }
 
-function Standing(props: {
-  drawn: DrawnFlower
-  workshop: Workshop
-  spots: { key: string; x: number; y: number; turn: number }[]
-  squash: number
-}) {
-  const { drawn, spots, workshop } = props
-  const { picture } = usePicture(drawn.flower, drawn, workshop)
-  if (!picture) return null
-  return spots.map((spot) => (
-    <g
-      key={spot.key}
-      transform={`translate(${spot.x} ${-spot.y * props.squash}) rotate(${(-spot.turn * 180) / Math.PI})`}
-    >
-      <FlowerShapes shapes={picture.shapes} colours={drawn.colours} />
-    </g>
-  ))
+function edgePath({ outer, depth }: Outline, inset = 0): Path2D {
+  const path = new Path2D()
+  const r = outer - inset
+  if (depth === null) path.arc(0, 0, r, 0, 2 * Math.PI)
+  else path.rect(-r, -outer * depth + inset, 2 * r, 2 * (outer * depth - inset))
+  return path
 }
 
-function Border(props: { drawn: DrawnFlower; radius: number; square: number }) {
-  const { drawn, radius, square } = props
-  const hex = Object.values(drawn.colours)[0] ?? '#b9b9b9'
-  const style = {
-    fill: 'none',
-    stroke: hex,
-    strokeWidth: Math.max(1.5, drawn.diameterMm * 0.7),
-    strokeLinecap: 'round' as const,
-    strokeDasharray: `0.1 ${Math.max(2, drawn.diameterMm * 0.9)}`,
+function paintSurface(ctx: CanvasRenderingContext2D, outline: Outline, hex: string): void {
+  const edge = edgePath(outline)
+  ctx.fillStyle = hex
+  ctx.fill(edge)
+  ctx.strokeStyle = shade(hex, -0.3)
+  ctx.lineWidth = outline.outer / 60
+  ctx.stroke(edge)
+  if (outline.inner > 0) {
+    ctx.beginPath()
+    ctx.arc(0, 0, outline.inner, 0, 2 * Math.PI)
+    ctx.fillStyle = shade(hex, -0.08)
+    ctx.fill()
+    ctx.setLineDash([4, 3])
+    ctx.stroke()
+    ctx.setLineDash([])
   }
-  if (square)
-    return (
-      <rect x={-radius} y={-radius * square} width={2 * radius} height={2 * radius * square} {...style} />
-    )
-  return <circle r={radius * 0.97} {...style} />
+}
+
+function paintBorder(
+  ctx: CanvasRenderingContext2D,
+  outline: Outline,
+  drawn: DrawnFlower,
+  picture: Picture,
+): void {
+  const wide = picture.measure.diameterMm
+  ctx.strokeStyle = Object.values(drawn.colours)[0] ?? '#b9b9b9'
+  ctx.lineWidth = Math.max(1.5, wide * 0.7)
+  ctx.lineCap = 'round'
+  ctx.setLineDash([0.1, Math.max(2, wide * 0.9)])
+  ctx.stroke(edgePath(outline, wide / 2))
+  ctx.setLineDash([])
+}
+
+function paintStanding(
+  ctx: CanvasRenderingContext2D,
+  outline: Outline,
+  drawn: { flower: DrawnFlower; picture: Picture }[],
+): void {
+  const standing = drawn.filter((d) => !d.flower.border)
+  const guests: Guest[] = standing.flatMap(({ flower, picture }) =>
+    Array.from({ length: Math.min(flower.perPiece, MOST_DRAWN) }, (_, i) => ({
+      key: `${flower.placedId} ${i}`,
+      diameterMm: picture.measure.diameterMm,
+      tucked: flower.flower.form === 'leaf' || flower.flower.form === 'vine',
+    })),
+  )
+  const spots = arrange(guests, outline.outer * 0.96, outline.inner)
+  const byPlaced = new Map(standing.map((d) => [d.flower.placedId, d]))
+  // leaves lie beneath the flowers they are tucked under
+  for (const tucked of [true, false])
+    spots.forEach((spot, i) => {
+      const guest = guests.find((g) => g.key === spot.key)
+      const d = byPlaced.get(spot.key.slice(0, spot.key.lastIndexOf(' ')))
+      if (!d || guest?.tucked !== tucked || i > MOST_DRAWN * 4) return
+      ctx.save()
+      ctx.translate(spot.x, spot.y * (outline.depth ?? 1))
+      ctx.rotate(spot.turn)
+      paintFlower(ctx, d.picture.shapes, d.flower.colours)
+      ctx.restore()
+    })
 }

@@ -58,7 +58,11 @@ export const theme = createTheme({
   fontSizes: { xs: '0.78rem', sm: '0.875rem', md: '0.94rem', lg: '1.06rem', xl: '1.25rem' },
   cursorType: 'pointer',
   components: {
-    Button: Button.extend({ defaultProps: { size: 'sm', variant: 'outline' } }),
+    Button: Button.extend({
+      defaultProps: { size: 'sm', variant: 'outline' },
+      // solid ink is black in the light room and white in the dark one: its words are the card's colour in both
+      vars: (_, { variant }) => ({ root: variant === 'filled' ? { '--button-color': 'var(--card)' } : {} }),
+    }),
     ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', size: 'lg' } }),
     TextInput: TextInput.extend({ defaultProps: field }),
     NumberInput: NumberInput.extend({ defaultProps: field }),
@@ -110,7 +114,7 @@ export const roomVariables: CSSVariablesResolver = () => ({
     '--bar-quiet': '#a8a8a8',
     '--flag': '#e59a5c',
     '--mantine-color-body': '#262626',
-    '--mantine-primary-color-contrast': '#191919',
+
     '--mantine-color-text': '#f1f1f1',
     '--mantine-color-dimmed': '#b0b0b0',
     '--mantine-color-error': '#e59a5c',

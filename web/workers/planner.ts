@@ -50,9 +50,25 @@ export function usePicture(
 ): { picture: Picture | undefined; error: Error | undefined } {
   const remote = workshop ? planner(workshop) : null
   const { data, error } = useSWR<Picture, Error>(
-    flower && remote ? ['picture', flower, fitting.sizeMm, fitting.tips, generation] : null,
+    flower && remote ? ['picture', flower.id, fitting.sizeMm, fitting.tips, generation] : null,
     () => remote!.picture(flower!, fitting),
     { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
   )
   return { picture: data, error }
+}
+
+/** Several flowers from above at once, in the order given; undefined until all are there. */
+export function usePictures(
+  wanted: readonly (Fitting & { flower: Flower })[],
+  workshop: Workshop | undefined,
+): Picture[] | undefined {
+  const remote = workshop ? planner(workshop) : null
+  const key = wanted.map((w) => [w.flower.id, w.sizeMm, w.tips])
+  const { data } = useSWR<Picture[], Error>(
+    remote ? ['pictures', key, generation] : null,
+    () => Promise.all(wanted.map((w) => remote!.picture(w.flower, { sizeMm: w.sizeMm, tips: w.tips }))),
+    { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
+  )
+  // while a flower is added, the last answer is one short
+  return data?.length === wanted.length ? data : undefined
 }

@@ -16,7 +16,7 @@ export function FlowerTile(props: { flower: Flower; workshop: Workshop; onClick?
     <>
       <span className={css.picture}>
         {picture && (
-          <FlowerPicture shapes={picture.shapes} colours={colours} size="100%" label={flower.name} />
+          <FlowerPicture shapes={picture.shapes} colours={colours} size={170} fluid label={flower.name} />
         )}
       </span>
       <span className={css.name}>{flower.name}</span>

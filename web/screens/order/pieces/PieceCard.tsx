@@ -157,7 +157,6 @@ function useDrawnFlowers(piece: Piece): DrawnFlower[] {
           flower,
           sizeMm: placed.sizeMm,
           tips: placed.tips,
-          diameterMm: placed.sizeMm ?? flower.nailMm ?? 20,
           perPiece: use ? Math.round(use.flowers / piece.count) : 1,
           border: placed.placement.kind === 'border',
           colours: Object.fromEntries(
