@@ -4,6 +4,7 @@ import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
 import { areaShare } from '../tips/slot.ts'
+import { flowerExtent } from './extent.ts'
 
 /** A layer ready to be piped: lengths final, its tip known. */
 export interface ResolvedLayer {
@@ -54,11 +55,9 @@ export function layerShares(layer: Layer, tip: Tip): LayerMeasure['shares'] {
 
 /** Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. */
 export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]): FlowerMeasure {
-  const extent = newExtent()
   const measured = layers.map(({ layer, tip }) => {
     const at: Placement = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
     const one = measureStroke(layer.stroke, at, tip.opening)
-    for (const azimuth of layerAzimuths(layer)) growExtent(extent, one.reach, azimuth, lies(layer))
     return {
       layerId: layer.id,
       tipId: tip.id,
@@ -71,8 +70,7 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
     layers: measured,
     volumeMm3: measured.reduce((sum, l) => sum + l.volumeMm3, 0),
     seconds: measured.reduce((sum, l) => sum + l.seconds, 0),
-    diameterMm: extent.high.reduce((sum, high, i) => sum + high - extent.low[i]!, 0) / DIRECTIONS,
-    heightMm: extent.top,
+    ...flowerExtent(layers),
   }
 }
 
@@ -89,45 +87,4 @@ export function roleGrams(flower: Flower, measure: FlowerMeasure, density: numbe
 export function unusedRoles(flower: Flower): string[] {
   const used = new Set(flower.layers.flatMap((l) => loadRoles(l.load)))
   return flower.roles.filter((r) => !used.has(r.id)).map((r) => r.id)
-}
-
-const DIRECTIONS = 18
-interface Extent {
-  low: Float64Array
-  high: Float64Array
-  top: number
-}
-
-function newExtent(): Extent {
-  return {
-    low: new Float64Array(DIRECTIONS).fill(0),
-    high: new Float64Array(DIRECTIONS).fill(0),
-    top: 0,
-  }
-}
-
-/** Whether a tube lies down, so that half its width stands above its middle; upright ones end where they end. */
-const lies = (layer: Layer): boolean => layer.stroke.kind === 'rosette' || layer.stroke.kind === 'vine'
-
-const AXES = Array.from({ length: DIRECTIONS }, (_, d) => {
-  const angle = (Math.PI * d) / DIRECTIONS
-  return [Math.cos(angle), Math.sin(angle)] as const
-})
-
-/** Widens the extent by a stroke's sample points, turned about the axis to where this copy of it stands. */
-function growExtent(extent: Extent, reach: Float64Array, azimuth: number, lying: boolean): void {
-  const c = Math.cos(azimuth)
-  const s = Math.sin(azimuth)
-  for (let o = 0; o < reach.length; o += 4) {
-    const x = c * reach[o]! - s * reach[o + 1]!
-    const y = s * reach[o]! + c * reach[o + 1]!
-    const r = reach[o + 3]!
-    const z = reach[o + 2]! + (lying ? r : 0)
-    if (z > extent.top) extent.top = z
-    for (let d = 0; d < DIRECTIONS; d++) {
-      const along = x * AXES[d]![0] + y * AXES[d]![1]
-      if (along + r > extent.high[d]!) extent.high[d] = along + r
-      if (along - r < extent.low[d]!) extent.low[d] = along - r
-    }
-  }
 }

@@ -2,6 +2,7 @@ import type { Flower, Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import { scaleStroke, strokes } from '../strokes/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
+import { flowerExtent } from './extent.ts'
 import { type FlowerMeasure, measureFlower, type ResolvedLayer } from './measure.ts'
 
 /** The size and tips a flower is wanted in; both may be left to the flower itself. */
@@ -35,8 +36,7 @@ export class UnknownTipError extends Error {
  */
 export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly OwnedTip[]): FittedFlower {
   const own = flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
-  const factor =
-    fitting.sizeMm === null ? 1 : fitting.sizeMm / Math.max(0.1, measureFlower(flower, own).diameterMm)
+  const factor = fitting.sizeMm === null ? 1 : fitting.sizeMm / Math.max(0.1, flowerExtent(own).diameterMm)
   const layers = own.map(({ layer, tip }) => {
     const chosen = fitting.tips[layer.id]
     return {
@@ -77,5 +77,18 @@ export function scaleLayer(layer: Layer, factor: number): Layer {
     ringMm: layer.ringMm * factor,
     heightMm: layer.heightMm * factor,
     stroke: scaleStroke(layer.stroke, factor),
+  }
+}
+
+/** A fitter that remembers: the same flower in the same size and tips is fitted once. */
+export function rememberingFitter(
+  tips: readonly OwnedTip[],
+): (flower: Flower, fitting: Fitting) => FittedFlower {
+  const known = new Map<string, FittedFlower>()
+  return (flower, fitting) => {
+    const key = JSON.stringify([flower.id, fitting.sizeMm, fitting.tips])
+    const fitted = known.get(key) ?? fitFlower(flower, fitting, tips)
+    known.set(key, fitted)
+    return fitted
   }
 }

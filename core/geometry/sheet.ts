@@ -35,7 +35,7 @@ export interface SheetGrid {
   points: Float64Array
 }
 
-const BEND_STEPS = 24
+const BEND_STEPS = 16
 
 /**
  * The mid-surface `X(t,u) = P + L·scale·∫0..u (cos φ·S + sin φ·B) du'` with the length-preserving bend
@@ -50,6 +50,7 @@ export function sweepSheet(path: SheetPath, slot: Slot, tSteps = 24, uSteps = 8)
   for (let i = 0; i <= tSteps; i++) {
     path(i / tSteps, frame)
     const reach = slot.lengthMm * frame.scale * du
+    const straight = frame.curl + tipBend === 0 && frame.lip === 0
     let along = 0
     let aside = 0
     for (let j = 0; j <= uSteps; j++) {
@@ -57,9 +58,13 @@ export function sweepSheet(path: SheetPath, slot: Slot, tSteps = 24, uSteps = 8)
       points[o] = frame.px + along * frame.sx + aside * frame.bx
       points[o + 1] = frame.py + along * frame.sy + aside * frame.by
       points[o + 2] = frame.pz + along * frame.sz + aside * frame.bz
+      if (straight) {
+        along += fine * reach
+        continue
+      }
       for (let k = 0; k < fine; k++) {
         const u = (j * fine + k + 0.5) * du
-        const phi = (frame.curl + tipBend) * u + frame.lip * u ** 4
+        const phi = (frame.curl + tipBend) * u + frame.lip * u * u * u * u
         along += Math.cos(phi) * reach
         aside += Math.sin(phi) * reach
       }

@@ -1,5 +1,5 @@
 import { scaledPitch } from '../flowers/pitch.ts'
-import { type FittedFlower, fitFlower } from '../flowers/resolve.ts'
+import type { FittedFlower } from '../flowers/resolve.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import type { Use } from '../model/plan.ts'
@@ -37,7 +37,7 @@ export function demand(at: Lookup): Demand {
 
 function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {
   const flower = at.flower(placed.flowerId)
-  const fitted = fitFlower(flower, placed, at.workshop.tips)
+  const fitted = at.fit(flower, placed)
   const perPiece =
     placed.placement.kind === 'each'
       ? placed.placement.perPiece

@@ -1,3 +1,4 @@
+import { rememberingFitter } from '../flowers/resolve.ts'
 import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
 import type { Order, OrderColour } from '../model/order.ts'
@@ -13,6 +14,8 @@ export interface Lookup {
   tip(id: string): OwnedTip
   icing(id: string): IcingKind
   colour(id: string): OrderColour
+  /** A flower fitted to a size, each fitting worked out once. */
+  fit: ReturnType<typeof rememberingFitter>
   /** A weight in the bakery's units. */
   weight(grams: number): string
 }
@@ -47,6 +50,7 @@ export function lookUp(order: Order, workshop: Workshop): Lookup {
       const role = of.roles.find((r) => r.id === roleId)
       return { id, name: `${of.name}: ${role?.name ?? roleId} (not chosen)`, hex: role?.hex ?? '#ffffff' }
     },
+    fit: rememberingFitter(workshop.tips),
     weight: (grams) => formatWeight(grams, workshop.settings.units),
   }
 }

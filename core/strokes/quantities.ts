@@ -1,5 +1,6 @@
 import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
 import { measureTube, newTubeFrame } from '../geometry/tube.ts'
+import type { Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingSize, openingSlot } from '../tips/index.ts'
 import { type Stroke, strokeDefinition } from './index.ts'
 import type { OpeningFacts, Placement, Trace } from './stroke.ts'
@@ -21,12 +22,10 @@ export function traceStroke(stroke: Stroke, at: Placement, opening: Opening): Tr
 /** Icing squeezed by a working hand, mm³/s: what limits big openings, where path speed does not. */
 const SQUEEZE_MM3_PER_S = 900
 
-/** Icing, hand time and reach of one stroke. */
+/** Icing and hand time of one stroke. */
 export interface StrokeQuantities {
   volumeMm3: number
   seconds: number
-  /** Sample points of its surface: x, y, z and the icing's radius around the point, four numbers each, mm. */
-  reach: Float64Array
 }
 
 /**
@@ -36,29 +35,32 @@ export interface StrokeQuantities {
 export function measureStroke(stroke: Stroke, at: Placement, opening: Opening): StrokeQuantities {
   const definition = strokeDefinition(stroke.kind)
   const trace = traceStroke(stroke, at, opening)
-  const { volumeMm3, travelMm, reach } =
+  const { volumeMm3, travelMm } =
     trace.primitive === 'sheet'
-      ? measureSheetTrace(trace, opening, definition.label)
-      : measureTubeTrace(trace, openingArea(opening))
+      ? measureSheet(sweepSheet(trace.path, slotFor(stroke, opening)), slotFor(stroke, opening), trace.flow)
+      : measureTube(trace.path, openingArea(opening), trace.flow)
   const moving = Math.max(travelMm / definition.speedMmPerS, volumeMm3 / SQUEEZE_MM3_PER_S)
-  return { volumeMm3, seconds: definition.overheadSeconds + moving, reach }
+  return { volumeMm3, seconds: definition.overheadSeconds + moving }
 }
 
-function measureSheetTrace(trace: Extract<Trace, { primitive: 'sheet' }>, opening: Opening, label: string) {
+/** Sample points of a stroke's surface: x, y, z and the icing's radius around the point, four numbers each, mm. */
+export function strokeReach(stroke: Stroke, at: Placement, opening: Opening): Float64Array {
+  const trace = traceStroke(stroke, at, opening)
+  if (trace.primitive === 'tube') return tubeReach(trace, openingArea(opening))
+  const { points } = sweepSheet(trace.path, slotFor(stroke, opening), 8, 4)
+  const reach = new Float64Array((points.length / 3) * 4)
+  for (let i = 0; i < points.length / 3; i++) reach.set(points.subarray(i * 3, i * 3 + 3), i * 4)
+  return reach
+}
+
+function slotFor(stroke: Stroke, opening: Opening): Slot {
   const slot = openingSlot(opening)
-  if (!slot) throw new RangeError(`A ${label} needs a slot; a ${opening.family} opening has none.`)
-  const grid = sweepSheet(trace.path, slot)
-  const reach: number[] = []
-  const row = grid.uSteps + 1
-  for (let i = 0; i <= grid.tSteps; i += 3)
-    for (let j = 0; j <= grid.uSteps; j += 2) {
-      const o = (i * row + j) * 3
-      reach.push(grid.points[o]!, grid.points[o + 1]!, grid.points[o + 2]!, 0)
-    }
-  return { ...measureSheet(grid, slot, trace.flow), reach: Float64Array.from(reach) }
+  if (slot) return slot
+  const { label } = strokeDefinition(stroke.kind)
+  throw new RangeError(`A ${label} needs a slot; a ${opening.family} opening has none.`)
 }
 
-function measureTubeTrace(trace: Extract<Trace, { primitive: 'tube' }>, areaMm2: number) {
+function tubeReach(trace: Extract<Trace, { primitive: 'tube' }>, areaMm2: number): Float64Array {
   const radius = Math.sqrt(areaMm2 / Math.PI)
   const reach = new Float64Array(17 * 4)
   const frame = newTubeFrame()
@@ -66,5 +68,5 @@ function measureTubeTrace(trace: Extract<Trace, { primitive: 'tube' }>, areaMm2:
     trace.path(i / 16, frame)
     reach.set([frame.x, frame.y, frame.z, radius * frame.scale], i * 4)
   }
-  return { ...measureTube(trace.path, areaMm2, trace.flow), reach }
+  return reach
 }

@@ -30,9 +30,15 @@ export function familyOf(opening: Opening): TipFamily {
   return tipFamilies[opening.family] as unknown as TipFamily
 }
 
-/** Opening area in mm². */
+const areas = new WeakMap<Opening, number>()
+
+/** Opening area in mm². Remembered per opening: a star's takes a polygon, and every stroke asks for it. */
 export function openingArea(opening: Opening): number {
-  return familyOf(opening).areaMm2(opening)
+  const known = areas.get(opening)
+  if (known !== undefined) return known
+  const area = familyOf(opening).areaMm2(opening)
+  areas.set(opening, area)
+  return area
 }
 
 /** Closed outlines of the opening in mm. */
