@@ -128,6 +128,19 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
         )}
         <div className={css.foot}>
           <Button onClick={() => setChoosing(true)}>Add a flower</Button>
+          <Select
+            label="Icing kind"
+            w={200}
+            value={piece.icingKindId ?? ''}
+            onChange={(id) => change('icing kind', { icingKindId: id || null })}
+            data={[
+              {
+                value: '',
+                label: `As the order: ${workshop.icings.find((i) => i.id === order.icingKindId)?.name.toLowerCase()}`,
+              },
+              ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
+            ]}
+          />
           <CoatFields piece={piece} onChange={(coat) => change('coat', { coat })} />
         </div>
       </div>
