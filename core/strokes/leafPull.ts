@@ -26,7 +26,9 @@ export const leafPull: StrokeDefinition<typeof schema> = {
       flow: p.flow,
       path(t, out) {
         const along = Math.cos(lift) * p.lengthMm * t
-        const swell = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85 * p.widthScale
+        const outline = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85
+        // the point is as fine as the opening lets it be, never nothing
+        const swell = Math.max(0.03, outline) * p.widthScale
         const width = opening.sizeMm * swell
         out.px = ax * (at.ringMm + along) + (ay * width) / 2
         out.py = ay * (at.ringMm + along) - (ax * width) / 2

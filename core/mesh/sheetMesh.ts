@@ -1,0 +1,232 @@
+import { type SheetFrame, type SheetPath, sweepSheet } from '../geometry/sheet.ts'
+import type { Slot } from '../tips/family.ts'
+import type { MeshBuilder } from './mesh.ts'
+import { skin, skinTriangles } from './mesh.ts'
+import { type Random, slip, smoothNoise } from './random.ts'
+
+/** A frill along the free edge. */
+export interface Ripple {
+  lengthMm: number
+  ampMm: number
+  power: number
+}
+
+/** How finely a sheet is cut: rings along the stroke, cells across the slot. */
+export interface SheetCut {
+  tSteps: number
+  uSteps: number
+}
+
+/** Rings needed to draw each wave of a ripple. */
+const RINGS_PER_WAVE = 7
+
+/** The cut for a level of detail (1 close up, 0.35 in a set), finer where a frill asks for it. */
+export function sheetCut(slot: Slot, ripple: Ripple | null, travelMm: number, detail: number): SheetCut {
+  const rim = travelMm * 1.6
+  const waves = ripple ? (rim / ripple.lengthMm) * RINGS_PER_WAVE : 0
+  return {
+    tSteps: Math.max(6, Math.round(Math.max(26, waves) * detail)),
+    uSteps: 2 * Math.max(1, Math.round((slot.lengthMm > 6 ? 5 : 3) * detail)),
+  }
+}
+
+/** Vertices in a ring: both faces of the sheet, and one beyond each edge to round it. */
+const ringSize = (cut: SheetCut): number => 2 * (cut.uSteps + 1) + 2
+
+export function sheetRoom(cut: SheetCut): { vertices: number; triangles: number } {
+  const rings = cut.tSteps + 1
+  return { vertices: rings * ringSize(cut), triangles: skinTriangles(rings, ringSize(cut)) }
+}
+
+/** Thinnest and thickest a sheet is drawn, as multiples of the slot's own thickness there. */
+const THINNEST = 0.65
+const THICKEST = 2.6
+
+/**
+ * Adds a swept sheet as a closed shell: the mid-surface with its frill, thickened along its true normal by what
+ * the hand's speed leaves there (`flow · mean speed / local speed`, docs/calculations.md), rounded at both edges
+ * and tapering at both ends of the stroke.
+ */
+export function addSheet(
+  builder: MeshBuilder,
+  path: SheetPath,
+  slot: Slot,
+  flow: number,
+  ripple: Ripple | null,
+  cut: SheetCut,
+  layer: number,
+  random: Random,
+): void {
+  const grid = sweepSheet(unsteady(path, random), slot, cut.tSteps, cut.uSteps)
+  const { tSteps, uSteps } = cut
+  const row = uSteps + 1
+  if (ripple) addRipple(grid.points, tSteps, uSteps, ripple, random)
+  const normals = gridNormals(grid.points, tSteps, row)
+  const thick = thicknesses(grid.points, slot, flow, tSteps, uSteps, random)
+  const around = ringSize(cut)
+  const first = builder.vertices
+  const { positions, places, alongs, thicks, layers } = builder.mesh
+  let v = first
+  let along = 0
+  for (let t = 0; t <= tSteps; t++) {
+    if (t > 0) along += distance(grid.points, (t * row + uSteps / 2) * 3, ((t - 1) * row + uSteps / 2) * 3)
+    for (let k = 0; k < around; k++) {
+      // down the outer face, past the narrow end, back up the inner face, past the wide end
+      const rimNarrow = k === uSteps + 1
+      const rimWide = k === around - 1
+      const u = rimNarrow ? uSteps : rimWide ? 0 : k <= uSteps ? k : 2 * uSteps + 2 - k
+      const side = rimNarrow || rimWide ? 0 : k <= uSteps ? 0.5 : -0.5
+      const at = (t * row + u) * 3
+      const h = thick[t * row + u]!
+      const o = v * 3
+      for (let c = 0; c < 3; c++) positions[o + c] = grid.points[at + c]! + normals[at + c]! * h * side
+      if (rimNarrow || rimWide) {
+        const inner = (t * row + (rimNarrow ? uSteps - 1 : 1)) * 3
+        const away = distance(grid.points, at, inner) || 1
+        for (let c = 0; c < 3; c++)
+          positions[o + c]! += ((grid.points[at + c]! - grid.points[inner + c]!) / away) * h * 0.42
+      }
+      places[v] = u / uSteps
+      alongs[v] = along
+      thicks[v] = h
+      layers[v] = layer
+      v++
+    }
+  }
+  builder.vertices = v
+  skin(builder, first, tSteps + 1, around)
+}
+
+/** A hand is never quite steady: a slow wander of tilt, height and radius along the stroke. */
+function unsteady(path: SheetPath, random: Random): SheetPath {
+  const tilt = smoothNoise(random, 4)
+  const lift = smoothNoise(random, 4)
+  const lipScale = 1 + 0.2 * slip(random)
+  return (t, out: SheetFrame) => {
+    path(t, out)
+    const d = 0.038 * tilt(t * 4)
+    const { sx, sy, sz, bx, by, bz } = out
+    out.sx = sx + d * bx
+    out.sy = sy + d * by
+    out.sz = sz + d * bz
+    out.bx = bx - d * sx
+    out.by = by - d * sy
+    out.bz = bz - d * sz
+    out.pz += 0.16 * lift(t * 4)
+    out.lip *= lipScale
+  }
+}
+
+function addRipple(
+  points: Float64Array,
+  tSteps: number,
+  uSteps: number,
+  ripple: Ripple,
+  random: Random,
+): void {
+  const row = uSteps + 1
+  const normals = gridNormals(points, tSteps, row)
+  const phase = random() * 2 * Math.PI
+  const rim = new Float64Array(tSteps + 1)
+  for (let t = 1; t <= tSteps; t++)
+    rim[t] = rim[t - 1]! + distance(points, (t * row + uSteps) * 3, ((t - 1) * row + uSteps) * 3)
+  const total = rim[tSteps]!
+  const wander = smoothNoise(random, total / ripple.lengthMm + 2)
+  const swell = smoothNoise(random, total / ripple.lengthMm + 2)
+  for (let t = 0; t <= tSteps; t++) {
+    const turns = rim[t]! / ripple.lengthMm
+    const x = 2 * Math.PI * turns + phase + 1.1 * wander(turns)
+    // a plain sine looks like a pie crust
+    const wave = Math.sin(x) + 0.35 * Math.sin(2.3 * x + 1)
+    const fade = Math.min(1, (4 * Math.min(t, tSteps - t)) / tSteps + 0.15)
+    const amp = ripple.ampMm * (1 + 0.4 * swell(turns)) * fade
+    for (let u = 1; u <= uSteps; u++) {
+      const o = (t * row + u) * 3
+      const d = amp * (u / uSteps) ** ripple.power * wave
+      for (let c = 0; c < 3; c++) points[o + c]! += normals[o + c]! * d
+    }
+  }
+}
+
+/** Unit normals of a grid of points by central differences. */
+function gridNormals(points: Float64Array, tSteps: number, row: number): Float64Array {
+  const normals = new Float64Array(points.length)
+  for (let t = 0; t <= tSteps; t++) {
+    const before = Math.max(0, t - 1) * row
+    const after = Math.min(tSteps, t + 1) * row
+    for (let u = 0; u < row; u++) {
+      const a = (before + u) * 3
+      const b = (after + u) * 3
+      const c = (t * row + Math.max(0, u - 1)) * 3
+      const d = (t * row + Math.min(row - 1, u + 1)) * 3
+      const tx = points[b]! - points[a]!
+      const ty = points[b + 1]! - points[a + 1]!
+      const tz = points[b + 2]! - points[a + 2]!
+      const ux = points[d]! - points[c]!
+      const uy = points[d + 1]! - points[c + 1]!
+      const uz = points[d + 2]! - points[c + 2]!
+      const x = ty * uz - tz * uy
+      const y = tz * ux - tx * uz
+      const z = tx * uy - ty * ux
+      const length = Math.sqrt(x * x + y * y + z * z)
+      const o = (t * row + u) * 3
+      // where the sheet pivots on the spot there is no area: the slot's neighbour knows the way
+      if (length < 1e-9) {
+        const from = u > 0 ? o - 3 : o
+        normals[o] = normals[from]!
+        normals[o + 1] = normals[from + 1]!
+        normals[o + 2] = normals[from + 2] || 1
+        continue
+      }
+      normals[o] = x / length
+      normals[o + 1] = y / length
+      normals[o + 2] = z / length
+    }
+  }
+  return normals
+}
+
+function thicknesses(
+  points: Float64Array,
+  slot: Slot,
+  flow: number,
+  tSteps: number,
+  uSteps: number,
+  random: Random,
+): Float64Array {
+  const row = uSteps + 1
+  const thick = new Float64Array((tSteps + 1) * row)
+  const uneven = smoothNoise(random, 6)
+  const widths = Float64Array.from({ length: row }, (_, u) =>
+    slot.widthAt(Math.min(0.985, Math.max(0.015, u / uSteps))),
+  )
+  const most = 2 * Math.max(...widths)
+  const speed = new Float64Array(row)
+  for (let t = 0; t <= tSteps; t++) {
+    const before = Math.max(0, t - 1)
+    const after = Math.min(tSteps, t + 1)
+    let weighted = 0
+    let weights = 0
+    for (let u = 0; u < row; u++) {
+      speed[u] = distance(points, (before * row + u) * 3, (after * row + u) * 3) / (after - before)
+      weighted += speed[u]! * widths[u]!
+      weights += widths[u]!
+    }
+    const mean = weighted / weights
+    const end = Math.min(t, tSteps - t) / tSteps
+    const taper = end < 0.1 ? 0.35 + 0.65 * Math.sqrt(end / 0.1) : 1
+    for (let u = 0; u < row; u++) {
+      const local = (flow * mean) / Math.max(1e-6, speed[u]!)
+      const h = widths[u]! * Math.min(THICKEST, Math.max(THINNEST, local))
+      thick[t * row + u] = Math.min(most, h) * taper * (1 + 0.07 * uneven((6 * t) / tSteps))
+    }
+  }
+  return thick
+}
+
+function distance(p: Float64Array, a: number, b: number): number {
+  const x = p[b]! - p[a]!
+  const y = p[b + 1]! - p[a + 1]!
+  const z = p[b + 2]! - p[a + 2]!
+  return Math.sqrt(x * x + y * y + z * z)
+}

@@ -1,0 +1,138 @@
+import { newTubeFrame, type TubePath } from '../geometry/tube.ts'
+import type { Outline } from '../tips/family.ts'
+import { type MeshBuilder, skin, skinTriangles } from './mesh.ts'
+import { type Random, slip, smoothNoise } from './random.ts'
+
+/** How finely a tube is cut: rings along it. Around it goes the outline it is given. */
+export interface TubeCut {
+  rings: number
+}
+
+export function tubeRoom(cut: TubeCut, outline: Outline): { vertices: number; triangles: number } {
+  return { vertices: cut.rings * outline.length, triangles: skinTriangles(cut.rings, outline.length) }
+}
+
+/** Smallest a ring is drawn, as a share of the opening: a point has no triangles to turn. */
+const LEAST_SCALE = 0.012
+
+/**
+ * Adds a swept tube: the opening's outline carried along the path, square to it, swelling by its scale and turned
+ * by its twist. The frame is carried along without turning by itself (rotation-minimising, by double reflection:
+ * Wang, Jüttler, Zheng and Liu, ACM TOG 27, 2008).
+ */
+export function addTube(
+  builder: MeshBuilder,
+  path: TubePath,
+  outline: Outline,
+  cut: TubeCut,
+  layer: number,
+  random: Random,
+): void {
+  const around = outline.length
+  const first = builder.vertices
+  const { positions, places, alongs, thicks, layers } = builder.mesh
+  const frame = newTubeFrame()
+  const swell = smoothNoise(random, 5)
+  const size = 1 + 0.03 * slip(random)
+  const points = samplePath(path, cut.rings)
+  const r: [number, number, number] = [0, 0, 0]
+  let v = first
+  let along = 0
+  let tangent = tangentAt(points, 0, cut.rings)
+  sideOf(tangent, r)
+  for (let t = 0; t < cut.rings; t++) {
+    const o = t * 3
+    if (t > 0) {
+      const next = tangentAt(points, t, cut.rings)
+      along += reflect(points, t, tangent, next, r)
+      tangent = next
+    }
+    path(t / (cut.rings - 1), frame)
+    const scale = Math.max(LEAST_SCALE, frame.scale) * size * (1 + 0.03 * swell((5 * t) / cut.rings))
+    const [rx, ry, rz] = r
+    const [tx, ty, tz] = tangent
+    const qx = ty * rz - tz * ry
+    const qy = tz * rx - tx * rz
+    const qz = tx * ry - ty * rx
+    const c = Math.cos(frame.twist) * scale
+    const s = Math.sin(frame.twist) * scale
+    let widest = 0
+    for (let k = 0; k < around; k++) {
+      // clockwise about the path, so that the skin faces outwards
+      const [x, y] = outline[around - 1 - k]!
+      const a = x * c - y * s
+      const b = x * s + y * c
+      const p = v * 3
+      positions[p] = points[o]! + a * rx + b * qx
+      positions[p + 1] = points[o + 1]! + a * ry + b * qy
+      positions[p + 2] = points[o + 2]! + a * rz + b * qz
+      widest = Math.max(widest, a * a + b * b)
+      places[v] = k / around
+      alongs[v] = along
+      layers[v] = layer
+      v++
+    }
+    for (let k = v - around; k < v; k++) thicks[k] = 2 * Math.sqrt(widest)
+  }
+  builder.vertices = v
+  skin(builder, first, cut.rings, around)
+}
+
+function samplePath(path: TubePath, rings: number): Float64Array {
+  const points = new Float64Array(rings * 3)
+  const frame = newTubeFrame()
+  for (let t = 0; t < rings; t++) {
+    path(t / (rings - 1), frame)
+    points[t * 3] = frame.x
+    points[t * 3 + 1] = frame.y
+    points[t * 3 + 2] = frame.z
+  }
+  return points
+}
+
+function tangentAt(p: Float64Array, t: number, rings: number): [number, number, number] {
+  const a = Math.max(0, t - 1) * 3
+  const b = Math.min(rings - 1, t + 1) * 3
+  const x = p[b]! - p[a]!
+  const y = p[b + 1]! - p[a + 1]!
+  const z = p[b + 2]! - p[a + 2]!
+  const length = Math.sqrt(x * x + y * y + z * z)
+  return length < 1e-12 ? [0, 0, 1] : [x / length, y / length, z / length]
+}
+
+/** A unit vector square to the tangent, level where it can be. */
+function sideOf([x, y]: [number, number, number], out: [number, number, number]): void {
+  const level = Math.hypot(x, y)
+  if (level < 1e-6) out.splice(0, 3, 1, 0, 0)
+  else out.splice(0, 3, -y / level, x / level, 0)
+}
+
+/** Carries `r` from one ring to the next by double reflection; returns the distance between them. */
+function reflect(
+  p: Float64Array,
+  t: number,
+  from: readonly number[],
+  to: readonly number[],
+  r: [number, number, number],
+): number {
+  const b = t * 3
+  const v1x = p[b]! - p[b - 3]!
+  const v1y = p[b + 1]! - p[b - 2]!
+  const v1z = p[b + 2]! - p[b - 1]!
+  const c1 = v1x * v1x + v1y * v1y + v1z * v1z
+  if (c1 < 1e-14) return 0
+  const k = (2 / c1) * (v1x * r[0] + v1y * r[1] + v1z * r[2])
+  const rx = r[0] - k * v1x
+  const ry = r[1] - k * v1y
+  const rz = r[2] - k * v1z
+  const m = (2 / c1) * (v1x * from[0]! + v1y * from[1]! + v1z * from[2]!)
+  const v2x = to[0]! - (from[0]! - m * v1x)
+  const v2y = to[1]! - (from[1]! - m * v1y)
+  const v2z = to[2]! - (from[2]! - m * v1z)
+  const c2 = v2x * v2x + v2y * v2y + v2z * v2z
+  const n = c2 < 1e-14 ? 0 : (2 / c2) * (v2x * rx + v2y * ry + v2z * rz)
+  r[0] = rx - n * v2x
+  r[1] = ry - n * v2y
+  r[2] = rz - n * v2z
+  return Math.sqrt(c1)
+}

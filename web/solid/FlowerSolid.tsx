@@ -1,0 +1,76 @@
+import { useEffect, useRef, useState } from 'react'
+import type { StrokeRange } from '#core/mesh/mesh'
+import type { Layer } from '#core/model/flower'
+import type { Solid } from '../workers/solid.worker.ts'
+import { driven } from '../workers/solids.ts'
+import css from './FlowerSolid.module.css'
+import { paletteTexels } from './palette.ts'
+import { createScene, type FlowerScene } from './scene.ts'
+
+/** Part of the piping to show: everything, or a run of strokes. */
+export interface Shown {
+  start: number
+  count: number
+}
+
+/** A flower that turns under the pointer. `onPick` hears which stroke the pointer rests on. */
+export function FlowerSolid(props: {
+  solid: Solid
+  layers: readonly Layer[]
+  colours: Readonly<Record<string, string>>
+  shown: Shown | null
+  ring: boolean
+  label: string
+  onPick: (stroke: StrokeRange | null) => void
+  onScene: (scene: FlowerScene | null) => void
+}) {
+  const { solid, layers, colours, shown, ring, onPick, onScene } = props
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const scene = useRef<FlowerScene>(null)
+  const [trouble, setTrouble] = useState<string | null>(null)
+
+  useEffect(() => {
+    const element = canvas.current
+    if (!element) return
+    try {
+      scene.current = createScene(element, !driven())
+    } catch {
+      setTrouble('This browser has no WebGL, which the solid needs. The figures are right all the same.')
+      return
+    }
+    onScene(scene.current)
+    const fit = new ResizeObserver(() => scene.current?.resize(element.clientWidth, element.clientHeight))
+    fit.observe(element)
+    return () => {
+      fit.disconnect()
+      scene.current?.dispose()
+      scene.current = null
+      onScene(null)
+    }
+  }, [onScene])
+
+  useEffect(() => scene.current?.show(solid), [solid])
+  useEffect(() => scene.current?.colour(paletteTexels(layers, colours), layers.length), [layers, colours])
+  useEffect(() => scene.current?.scaleRing(ring), [ring])
+  // after every new mesh too, because the range lives on it
+  useEffect(() => {
+    scene.current?.range(shown?.start ?? 0, shown?.count ?? Number.POSITIVE_INFINITY)
+    void solid
+  }, [shown, solid])
+
+  if (trouble) return <p className={css.trouble}>{trouble}</p>
+  return (
+    <canvas
+      ref={canvas}
+      className={css.canvas}
+      role="img"
+      aria-label={props.label}
+      onPointerMove={(e) => {
+        if (e.buttons > 0) return
+        const box = e.currentTarget.getBoundingClientRect()
+        onPick(scene.current?.pick(e.clientX - box.left, e.clientY - box.top) ?? null)
+      }}
+      onPointerLeave={() => onPick(null)}
+    />
+  )
+}

@@ -1,0 +1,206 @@
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DataTexture,
+  DoubleSide,
+  FloatType,
+  GridHelper,
+  LinearFilter,
+  Mesh,
+  MeshBasicMaterial,
+  NearestFilter,
+  PerspectiveCamera,
+  PlaneGeometry,
+  Raycaster,
+  RGBAFormat,
+  Scene,
+  ShaderMaterial,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+import type { StrokeRange } from '#core/mesh/mesh'
+import type { Solid } from '../workers/solid.worker.ts'
+import { fragmentShader, vertexShader } from './shader.ts'
+
+/** What a scene shows and does; drawn only when something has changed. */
+export interface FlowerScene {
+  show(solid: Solid): void
+  colour(texels: Float32Array, layers: number): void
+  /** Only the strokes of these entries of the index are drawn. */
+  range(start: number, count: number): void
+  /** The stroke under a point of the canvas, in CSS pixels. */
+  pick(x: number, y: number): StrokeRange | null
+  scaleRing(shown: boolean): void
+  resize(width: number, height: number): void
+  look(elevationDeg: number): void
+  geometry(): BufferGeometry
+  png(): string
+  dispose(): void
+}
+
+const KEY_LIGHT = new Vector3(-0.42, -0.38, 0.82).normalize()
+
+/** A scene with one flower on the table, turned by the pointer. @throws Error when there is no WebGL. */
+export function createScene(canvas: HTMLCanvasElement, antialias: boolean): FlowerScene {
+  const renderer = new WebGLRenderer({ canvas, antialias, alpha: true, preserveDrawingBuffer: true })
+  renderer.setClearColor(new Color(0xffffff), 0)
+  const scene = new Scene()
+  const camera = new PerspectiveCamera(26, 1, 1, 2000)
+  camera.up.set(0, 0, 1)
+  const controls = new OrbitControls(camera, canvas)
+  controls.enablePan = false
+  controls.maxPolarAngle = Math.PI * 0.495
+  const material = flowerMaterial()
+  const flower = new Mesh(new BufferGeometry(), material)
+  const shadow = new Mesh(
+    new PlaneGeometry(1, 1),
+    new MeshBasicMaterial({ transparent: true, depthWrite: false }),
+  )
+  const rings = new GridHelper(100, 10, 0x888888, 0xbbbbbb)
+  rings.rotation.x = Math.PI / 2
+  rings.position.z = -0.05
+  rings.visible = false
+  scene.add(flower, shadow, rings)
+  const caster = new Raycaster()
+  let strokes: StrokeRange[] = []
+  let asked = 0
+  let framed = 0
+  let elevation = 46
+
+  const draw = () => {
+    asked ||= requestAnimationFrame(() => {
+      asked = 0
+      renderer.render(scene, camera)
+    })
+  }
+  controls.addEventListener('change', draw)
+
+  function frame(radius: number, tall: number) {
+    const away = (radius * 1.18) / Math.sin((camera.fov * Math.PI) / 360)
+    const angle = (elevation * Math.PI) / 180
+    controls.target.set(0, 0, tall * 0.42)
+    camera.position.set(0, -Math.cos(angle) * away, tall * 0.42 + Math.sin(angle) * away)
+    controls.minDistance = away * 0.3
+    controls.maxDistance = away * 3
+    controls.update()
+    framed = radius
+  }
+
+  return {
+    show({ mesh, bake }) {
+      const geometry = new BufferGeometry()
+      const put = (name: string, data: Float32Array, size: number) =>
+        geometry.setAttribute(name, new BufferAttribute(data, size))
+      put('position', mesh.positions, 3)
+      put('normal', mesh.normals, 3)
+      put('bent', bake.bent, 3)
+      put('place', mesh.places, 1)
+      put('along', mesh.alongs, 1)
+      put('thick', mesh.thicks, 1)
+      put('layer', mesh.layers, 1)
+      put('openness', bake.openness, 1)
+      geometry.setIndex(new BufferAttribute(mesh.indices, 1))
+      geometry.computeBoundingSphere()
+      geometry.computeBoundingBox()
+      flower.geometry.dispose()
+      flower.geometry = geometry
+      strokes = mesh.strokes
+      castShadow(shadow, bake.ground)
+      const box = geometry.boundingBox!
+      const radius = Math.max(box.max.x, -box.min.x, box.max.y, -box.min.y, box.max.z * 0.6)
+      // a slider that is dragged must not move the camera; another flower must
+      if (Math.abs(radius - framed) > framed * 0.3) frame(radius, box.max.z)
+      draw()
+    },
+    colour(texels, layers) {
+      const texture = new DataTexture(texels, layers, 2, RGBAFormat, FloatType)
+      texture.minFilter = NearestFilter
+      texture.magFilter = NearestFilter
+      texture.needsUpdate = true
+      material.uniforms.palette!.value?.dispose()
+      material.uniforms.palette!.value = texture
+      material.uniforms.layers!.value = layers
+      draw()
+    },
+    range(start, count) {
+      flower.geometry.setDrawRange(start, count)
+      draw()
+    },
+    pick(x, y) {
+      const { clientWidth, clientHeight } = canvas
+      caster.setFromCamera(new Vector2((2 * x) / clientWidth - 1, 1 - (2 * y) / clientHeight), camera)
+      const face = caster.intersectObject(flower)[0]?.faceIndex
+      if (face === undefined || face === null) return null
+      return strokes.find((s) => face * 3 >= s.start && face * 3 < s.start + s.count) ?? null
+    },
+    scaleRing(shown) {
+      rings.visible = shown
+      draw()
+    },
+    resize(width, height) {
+      renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
+      renderer.setSize(width, height, false)
+      camera.aspect = width / height
+      camera.updateProjectionMatrix()
+      draw()
+    },
+    look(elevationDeg) {
+      elevation = elevationDeg
+      const tall = flower.geometry.boundingBox?.max.z ?? 10
+      frame(framed, tall)
+      draw()
+    },
+    geometry: () => flower.geometry,
+    png() {
+      renderer.render(scene, camera)
+      return canvas.toDataURL('image/png')
+    },
+    dispose() {
+      cancelAnimationFrame(asked)
+      controls.dispose()
+      flower.geometry.dispose()
+      material.dispose()
+      renderer.dispose()
+    },
+  }
+}
+
+function flowerMaterial(): ShaderMaterial {
+  return new ShaderMaterial({
+    vertexShader,
+    fragmentShader,
+    side: DoubleSide,
+    uniforms: {
+      palette: { value: null },
+      layers: { value: 1 },
+      keyLight: { value: KEY_LIGHT },
+      lines: { value: 1 },
+      lit: { value: 1 },
+    },
+  })
+}
+
+/** The baked openness of the ground as a soft dark patch under the flower. */
+function castShadow(plane: Mesh, ground: Solid['bake']['ground']): void {
+  const { size, reachMm, openness } = ground
+  const texels = new Uint8Array(size * size * 4)
+  for (let j = 0; j < size; j++)
+    for (let i = 0; i < size; i++) {
+      const r = Math.hypot((i + 0.5) / size - 0.5, (j + 0.5) / size - 0.5) * 2
+      const fade = Math.max(0, 1 - r ** 3)
+      texels[(j * size + i) * 4 + 3] = Math.round(120 * (1 - openness[j * size + i]!) * fade)
+    }
+  const texture = new DataTexture(texels, size, size, RGBAFormat)
+  texture.minFilter = LinearFilter
+  texture.magFilter = LinearFilter
+  texture.needsUpdate = true
+  const material = plane.material as MeshBasicMaterial
+  material.map?.dispose()
+  material.map = texture
+  material.needsUpdate = true
+  plane.scale.set(2 * reachMm, 2 * reachMm, 1)
+  plane.position.z = -0.02
+}

@@ -1,0 +1,73 @@
+import * as Comlink from 'comlink'
+import { useEffect, useState } from 'react'
+import type { ResolvedLayer } from '#core/flowers/measure'
+import type { Modeller, Solid } from './solid.worker.ts'
+
+let remote: Comlink.Remote<Modeller> | null = null
+
+function modeller(): Comlink.Remote<Modeller> {
+  remote ??= Comlink.wrap<Modeller>(
+    new Worker(new URL('./solid.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  return remote
+}
+
+/** Solids kept for the next time, the least lately used dropped first. */
+const kept = new Map<string, Promise<Solid>>()
+const MOST_KEPT = 48
+
+export const COARSE = 0.35
+export const FINE = 1
+
+/** Browsers that are driven by a test draw in software: coarse is all they are asked for. */
+export const driven = (): boolean => navigator.webdriver === true
+
+/** The solid of fitted layers at a level of detail; built once for the same recipe, seed and detail. */
+export function solidOf(layers: readonly ResolvedLayer[], seed: number, detail: number): Promise<Solid> {
+  const key = JSON.stringify([layers.map((l) => [shapeOf(l), l.tip.opening]), seed, detail])
+  const known = kept.get(key)
+  if (known) {
+    kept.delete(key)
+    kept.set(key, known)
+    return known
+  }
+  const plain = layers.map(({ layer, tip }) => ({
+    layer,
+    tip: { id: tip.id, opening: tip.opening, base: tip.base },
+  }))
+  const made = modeller().solid(plain, seed, detail)
+  kept.set(key, made)
+  made.catch(() => kept.delete(key))
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
+  return made
+}
+
+/** What of a layer its shape depends on: a new name or colour is not a new solid. */
+function shapeOf({ layer }: ResolvedLayer) {
+  const { name: _name, load: _load, stiffness: _stiffness, ...shape } = layer
+  return shape
+}
+
+/** A solid for the screen: coarse at once, fine soon after. The last one is shown meanwhile. */
+export function useSolid(layers: readonly ResolvedLayer[] | undefined, seed: number): Solid | undefined {
+  const [solid, setSolid] = useState<Solid>()
+  useEffect(() => {
+    if (!layers) return
+    let current = true
+    const show = (next: Solid) => {
+      if (current) setSolid(next)
+    }
+    let later: number | undefined
+    void solidOf(layers, seed, COARSE).then((next) => {
+      show(next)
+      // while a slider is dragged the fine one would always be late
+      if (current && !driven())
+        later = window.setTimeout(() => void solidOf(layers, seed, FINE).then(show), 160)
+    })
+    return () => {
+      current = false
+      window.clearTimeout(later)
+    }
+  }, [layers, seed])
+  return solid
+}
