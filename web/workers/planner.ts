@@ -42,6 +42,27 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
   return planned
 }
 
+/**
+ * A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile.
+ */
+export function useDraftPicture(flower: Flower | undefined, workshop: Workshop | undefined) {
+  const [answer, setAnswer] = useState<{ picture?: Picture; error?: Error }>({})
+  useEffect(() => {
+    if (!flower || !workshop) return
+    let current = true
+    planner(workshop)
+      .picture(flower, { sizeMm: null, tips: {} })
+      .then(
+        (picture) => current && setAnswer({ picture }),
+        (error: Error) => current && setAnswer((last) => ({ ...last, error })),
+      )
+    return () => {
+      current = false
+    }
+  }, [flower, workshop])
+  return answer
+}
+
 /** A flower from above, from the worker; kept as long as flower, fitting and workshop stay the same. */
 export function usePicture(
   flower: Flower | undefined,

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import type { FlowerMeasure } from '#core/flowers/measure'
+import type { FlowerMeasure, ResolvedLayer } from '#core/flowers/measure'
 import { planView, type ViewShape } from '#core/flowers/planView'
 import { type Fitting, fitFlower } from '#core/flowers/resolve'
 import type { Fault } from '#core/model/faults'
@@ -15,8 +15,8 @@ export type Planned = { plan: Plan; faults: [] } | { plan: null; faults: Fault[]
 export interface Picture {
   shapes: ViewShape[]
   measure: FlowerMeasure
-  /** The fitted lengths and tips, layer by layer. */
-  tipIds: string[]
+  /** Layers with their final lengths and tips. */
+  layers: ResolvedLayer[]
 }
 
 let workshop: Workshop | null = null
@@ -35,7 +35,7 @@ const planner = {
   },
   picture(flower: Flower, fitting: Fitting): Picture {
     const { layers, measure } = fitFlower(flower, fitting, known().tips)
-    return { shapes: planView(layers), measure, tipIds: layers.map((l) => l.tip.id) }
+    return { shapes: planView(layers), measure, layers }
   },
 }
 export type Planner = typeof planner

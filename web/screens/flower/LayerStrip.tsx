@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import type { ViewShape } from '#core/flowers/planView'
 import type { Flower } from '#core/model/flower'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
-import css from './FlowerPage.module.css'
+import css from './Studio.module.css'
 
 /** The flower as it grows: one drawing a layer, with all layers before it ghosted beneath. */
 export function LayerStrip(props: {
@@ -38,7 +38,7 @@ export function LayerStrip(props: {
               colours={colours}
               layers={only}
               hidden={hidden}
-              size={76}
+              size={66}
               label={`After ${layer.name}`}
             />
           </span>

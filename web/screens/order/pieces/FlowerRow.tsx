@@ -147,7 +147,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         close={() => setTipsOpen(false)}
         flower={flower}
         placed={placed}
-        fitted={picture?.tipIds ?? []}
+        fitted={picture?.layers.map((l) => l.tip.id) ?? []}
         onChange={(tips) => change('tips', { tips })}
       />
     </div>

@@ -1,0 +1,67 @@
+import { z } from 'zod'
+import { type StrokeKind, strokeDefinition } from './index.ts'
+
+/** A figure of a stroke that a person can set. */
+export interface StrokeField {
+  key: string
+  /** The bench word for it. */
+  words: string
+  unit: 'mm' | '°' | ''
+  min: number
+  max: number
+  step: number
+}
+
+/** Bench words for parameters; strokes that share a parameter share its word. */
+const words: Record<string, string> = {
+  archMm: 'rises',
+  curlDeg: 'cups',
+  dropMm: 'ends dip',
+  endRingMm: 'ring at the end',
+  endScale: 'ease at the ends',
+  fallMm: 'runs down',
+  flow: 'pressure',
+  leanDeg: 'leans out',
+  lengthMm: 'length',
+  liftDeg: 'lifts',
+  lipDeg: 'rim rolls',
+  outMm: 'reaches out',
+  outerMm: 'radius',
+  overlapMm: 'tucks under',
+  point: 'point',
+  radiusMm: 'radius',
+  riseEndDeg: 'lift at the end',
+  riseMm: 'climbs',
+  riseStartDeg: 'lift at the start',
+  scale: 'swell',
+  sideMm: 'way back beside',
+  spanDeg: 'sweep',
+  spinDeg: 'turn of the wrist',
+  startScale: 'ease at the start',
+  swell: 'swell',
+  tallMm: 'height',
+  taper: 'taper',
+  tiltEndDeg: 'tilt at the ends',
+  tiltFootDeg: 'tilt at the foot',
+  tiltMidDeg: 'opens',
+  tiltRimDeg: 'flares',
+  tiltStartDeg: 'tilt at the start',
+  topMm: 'radius on top',
+  turnDeg: 'bends round',
+  turns: 'turns',
+  waveMm: 'swings',
+  waves: 'waves',
+  widthScale: 'width',
+}
+
+/** The numeric figures of a stroke with their ranges, read from its own schema. */
+export function strokeFields(kind: StrokeKind): StrokeField[] {
+  const { properties = {} } = z.toJSONSchema(strokeDefinition(kind).schema, { io: 'input' })
+  return Object.entries(properties).flatMap(([key, property]) => {
+    if (typeof property !== 'object' || property.type !== 'number') return []
+    const { minimum = 0, maximum = 100 } = property
+    const unit = key.endsWith('Mm') ? ('mm' as const) : key.endsWith('Deg') ? ('°' as const) : ('' as const)
+    const step = unit === '°' ? 1 : maximum - minimum > 20 ? 0.5 : maximum - minimum > 4 ? 0.1 : 0.05
+    return [{ key, words: words[key] ?? key, unit, min: minimum, max: maximum, step }]
+  })
+}

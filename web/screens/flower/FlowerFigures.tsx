@@ -1,0 +1,55 @@
+import { z } from 'zod'
+import { type Flower, flowerSchema } from '#core/model/flower'
+import type { Workshop } from '#core/model/workshop'
+import { formatMinutes } from '#core/units'
+import { Card, Stat, Stats } from '../../parts/Card.tsx'
+import { NumberField } from '../../parts/NumberField.tsx'
+import { useWeight } from '../../parts/weight.tsx'
+import type { Picture } from '../../workers/planner.worker.ts'
+import css from './Studio.module.css'
+import type { FlowerDraft } from './useFlowerDraft.ts'
+
+/** Shares are typed in percent and stored as 0 to 0.9. */
+const percentSchema = z.number().min(0, 'At least 0 %.').max(90, 'At most 90 %.')
+const shape = flowerSchema.shape
+
+/** What one flower comes to, and for our own the figures that only weighing and doing can give. */
+export function FlowerFigures(props: {
+  flower: Flower
+  picture: Picture
+  workshop: Workshop
+  draft: FlowerDraft
+}) {
+  const { flower, picture, workshop, draft } = props
+  const weight = useWeight()
+  const icing = workshop.icings[0]!
+  const { diameterMm, heightMm, volumeMm3, seconds } = picture.measure
+  const sure = flower.calibration === 1 ? 'not weighed yet: give or take 30 %' : 'as weighed'
+  return (
+    <Card title="One flower" aside={`${icing.name.toLowerCase()}, ${sure}`}>
+      <Stats>
+        <Stat name="across">{diameterMm.toFixed(0)} mm</Stat>
+        <Stat name="high">{heightMm.toFixed(0)} mm</Stat>
+        <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density)}</Stat>
+        <Stat name="hands-on">{seconds < 90 ? `${Math.round(seconds)} s` : formatMinutes(seconds / 60)}</Stat>
+      </Stats>
+      {draft.editable && (
+        <div className={css.own}>
+          <NumberField
+            label="Weighed over computed"
+            value={flower.calibration}
+            schema={shape.calibration.unwrap()}
+            step={0.05}
+            onChange={(calibration) => draft.edit('calibration', (f) => ({ ...f, calibration }))}
+          />
+          <NumberField
+            label="Spoiled of 100"
+            value={Math.round(flower.spoilRate * 1000) / 10}
+            schema={percentSchema}
+            onChange={(percent) => draft.edit('spoiled', (f) => ({ ...f, spoilRate: percent / 100 }))}
+          />
+        </div>
+      )}
+    </Card>
+  )
+}

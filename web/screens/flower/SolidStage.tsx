@@ -1,0 +1,122 @@
+import { Button, SegmentedControl, Switch } from '@mantine/core'
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react'
+import type { StrokeRange } from '#core/mesh/mesh'
+import type { Flower } from '#core/model/flower'
+import { strokeDefinition } from '#core/strokes/index'
+import { Loading } from '../../parts/states.tsx'
+import type { FlowerScene } from '../../solid/scene.ts'
+import type { Picture } from '../../workers/planner.worker.ts'
+import { useSolid } from '../../workers/solids.ts'
+import css from './Studio.module.css'
+
+// three.js comes only where a solid is shown
+const FlowerSolid = lazy(async () => ({ default: (await import('../../solid/FlowerSolid.tsx')).FlowerSolid }))
+
+const views = [
+  { value: '15', label: 'side' },
+  { value: '46', label: 'slant' },
+  { value: '88', label: 'above' },
+]
+const SEED = 1
+
+/** The flower as a solid: turn it, look from three sides, see it grow, rest on a stroke to hear what it is. */
+export function SolidStage(props: {
+  flower: Flower
+  picture: Picture | undefined
+  colours: Readonly<Record<string, string>>
+  layerId: string | null
+  alone: boolean
+  setAlone: (alone: boolean) => void
+  onScene: (scene: FlowerScene | null) => void
+}) {
+  const { flower, picture, colours, layerId, alone, onScene } = props
+  const [seed, setSeed] = useState(SEED)
+  const [view, setView] = useState('46')
+  const [ring, setRing] = useState(false)
+  const [under, setUnder] = useState<StrokeRange | null>(null)
+  const solid = useSolid(picture?.layers, seed)
+  const layers = useMemo(() => picture?.layers.map((l) => l.layer) ?? [], [picture])
+  const scene = useRef<FlowerScene>(null)
+  const takeScene = useCallback(
+    (next: FlowerScene | null) => {
+      scene.current = next
+      onScene(next)
+    },
+    [onScene],
+  )
+  const shown = useMemo(() => {
+    const at = layers.findIndex((l) => l.id === layerId)
+    if (!solid || at < 0) return null
+    const own = solid.mesh.strokes.filter((s) => s.layer === at)
+    const first = own[0]
+    const last = own.at(-1)
+    if (!first || !last) return null
+    const end = last.start + last.count
+    return alone ? { start: first.start, count: end - first.start } : { start: 0, count: end }
+  }, [solid, layers, layerId, alone])
+  const layer = under ? layers[under.layer] : undefined
+  const definition = layer ? strokeDefinition(layer.stroke.kind) : null
+
+  return (
+    <section className={css.stage} aria-label="The flower">
+      {solid && layers.length > 0 ? (
+        <Suspense fallback={<Loading what="the solid" />}>
+          <FlowerSolid
+            solid={solid}
+            layers={layers}
+            colours={colours}
+            shown={shown}
+            ring={ring}
+            label={`${flower.name} as a solid; drag to turn it`}
+            onPick={setUnder}
+            onScene={takeScene}
+          />
+        </Suspense>
+      ) : (
+        <Loading what="the solid" />
+      )}
+      <p className={css.under} aria-live="polite">
+        {layer && definition && under ? (
+          <>
+            <strong>
+              {layer.name}, {under.index + 1} of {layer.count}
+            </strong>
+            <br />
+            <span className="quiet">{definition.words.hold}</span>
+          </>
+        ) : (
+          <span className="quiet">Drag to turn it. Rest on a stroke to hear what it is.</span>
+        )}
+      </p>
+      <div className={css.stageTools}>
+        <SegmentedControl
+          size="xs"
+          aria-label="View"
+          value={view}
+          onChange={(v) => {
+            setView(v)
+            scene.current?.look(Number(v))
+          }}
+          data={views}
+        />
+        <Switch
+          size="xs"
+          label="10 mm grid"
+          checked={ring}
+          onChange={(e) => setRing(e.currentTarget.checked)}
+        />
+        {layerId && (
+          <Switch
+            size="xs"
+            label="only this layer"
+            checked={alone}
+            onChange={(e) => props.setAlone(e.currentTarget.checked)}
+          />
+        )}
+        <Button size="compact-sm" onClick={() => setSeed(seed + 1)}>
+          Pipe another
+        </Button>
+      </div>
+    </section>
+  )
+}
