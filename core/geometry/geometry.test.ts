@@ -14,7 +14,7 @@ const plate: Slot = { lengthMm: 10, bendDeg: 0, widthAt: () => 2 }
 const within = (value: number, expected: number, share: number) =>
   expect(Math.abs(value - expected) / expected).toBeLessThan(share)
 
-const fixed = { scale: 1, curl: 0, lip: 0 }
+const fixed = { scale: 1, thick: 1, curl: 0, lip: 0 }
 
 describe('sheets against closed forms', () => {
   it('a straight ribbon is opening area times length', () => {

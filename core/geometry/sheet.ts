@@ -16,6 +16,8 @@ export interface SheetFrame {
   bz: number
   /** Share of the slot's length that carries icing: low pressure starves the narrow end. */
   scale: number
+  /** Thickness as a multiple of the slot's own: a pull runs thin towards its point. */
+  thick: number
   /** Even bend over the slot, and the roll of the free edge (grows with u^4), in radians. */
   curl: number
   lip: number
@@ -25,7 +27,21 @@ export interface SheetFrame {
 export type SheetPath = (t: number, out: SheetFrame) => void
 
 export function newSheetFrame(): SheetFrame {
-  return { px: 0, py: 0, pz: 0, sx: 1, sy: 0, sz: 0, bx: 0, by: 0, bz: 1, scale: 1, curl: 0, lip: 0 }
+  return {
+    px: 0,
+    py: 0,
+    pz: 0,
+    sx: 1,
+    sy: 0,
+    sz: 0,
+    bx: 0,
+    by: 0,
+    bz: 1,
+    scale: 1,
+    thick: 1,
+    curl: 0,
+    lip: 0,
+  }
 }
 
 /** Points of the swept mid-surface: row-major over t then u, three numbers a point, in mm. */
@@ -33,6 +49,10 @@ export interface SheetGrid {
   tSteps: number
   uSteps: number
   points: Float64Array
+  /** Thickness of each ring as a multiple of the slot's own. */
+  thick: Float64Array
+  /** Length in mm of slot that carries icing at each ring. */
+  reach: Float64Array
 }
 
 const BEND_STEPS = 16
@@ -43,12 +63,16 @@ const BEND_STEPS = 16
  */
 export function sweepSheet(path: SheetPath, slot: Slot, tSteps = 24, uSteps = 8): SheetGrid {
   const points = new Float64Array((tSteps + 1) * (uSteps + 1) * 3)
+  const thick = new Float64Array(tSteps + 1)
+  const lengths = new Float64Array(tSteps + 1)
   const frame = newSheetFrame()
   const tipBend = (slot.bendDeg * Math.PI) / 180
   const fine = Math.max(1, Math.round(BEND_STEPS / uSteps))
   const du = 1 / (uSteps * fine)
   for (let i = 0; i <= tSteps; i++) {
     path(i / tSteps, frame)
+    thick[i] = frame.thick
+    lengths[i] = slot.lengthMm * frame.scale
     const reach = slot.lengthMm * frame.scale * du
     const straight = frame.curl + tipBend === 0 && frame.lip === 0
     let along = 0
@@ -70,7 +94,7 @@ export function sweepSheet(path: SheetPath, slot: Slot, tSteps = 24, uSteps = 8)
       }
     }
   }
-  return { tSteps, uSteps, points }
+  return { tSteps, uSteps, points, thick, reach: lengths }
 }
 
 /** Amount and length of a swept sheet. */
@@ -81,21 +105,22 @@ export interface SheetMeasure {
 }
 
 /**
- * Icing in mm³ that leaves the bag along a sheet stroke: `Σ w(u)·L·scale·flow·v⊥·Δu·Δt`, with v⊥ the speed of
+ * Icing in mm³ that leaves the bag along a sheet stroke: `Σ w(u)·thick·L·scale·flow·v⊥·Δu·Δt`, with v⊥ the speed of
  * the surface at a right angle to the slot (docs/calculations.md, "Sheets"). Never the mesh's own volume.
  * `uSteps` of the grid must be even, so that there is a middle.
  */
 export function measureSheet(grid: SheetGrid, slot: Slot, flow: number): SheetMeasure {
-  const { points, tSteps, uSteps } = grid
+  const { points, thick, tSteps, uSteps } = grid
   const row = (uSteps + 1) * 3
   const middle = (uSteps / 2) * 3
   const widths = cellWidths(slot, uSteps)
   let volume = 0
   let travel = 0
   for (let i = 0; i < tSteps; i++) {
+    const thickness = (thick[i]! + thick[i + 1]!) / 2
     for (let j = 0; j < uSteps; j++) {
       const a = i * row + j * 3
-      volume += quadArea(points, a, a + row, a + 3, a + row + 3) * widths[j]!
+      volume += quadArea(points, a, a + row, a + 3, a + row + 3) * widths[j]! * thickness
     }
     travel += distance(points, i * row + middle, (i + 1) * row + middle)
   }

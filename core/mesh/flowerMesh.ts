@@ -76,8 +76,7 @@ function planSheet(
     room: sheetRoom(cut),
     add: (builder, at, layer, random) => {
       const here = retrace(at)
-      if (here.primitive === 'sheet')
-        addSheet(builder, here.path, slot, here.flow, ripple, cut, layer, random)
+      if (here.primitive === 'sheet') addSheet(builder, here.path, slot, here, ripple, cut, layer, random)
     },
   }
 }

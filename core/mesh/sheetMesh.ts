@@ -1,4 +1,4 @@
-import { type SheetFrame, type SheetPath, sweepSheet } from '../geometry/sheet.ts'
+import { type SheetFrame, type SheetGrid, type SheetPath, sweepSheet } from '../geometry/sheet.ts'
 import type { Slot } from '../tips/family.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { skin, skinTriangles } from './mesh.ts'
@@ -51,7 +51,7 @@ export function addSheet(
   builder: MeshBuilder,
   path: SheetPath,
   slot: Slot,
-  flow: number,
+  { flow, vee = 0 }: { flow: number; vee?: number },
   ripple: Ripple | null,
   cut: SheetCut,
   layer: number,
@@ -60,9 +60,10 @@ export function addSheet(
   const grid = sweepSheet(unsteady(path, random), slot, cut.tSteps, cut.uSteps)
   const { tSteps, uSteps } = cut
   const row = uSteps + 1
-  if (ripple) addRipple(grid.points, tSteps, uSteps, ripple, random)
+  if (vee > 0) sinkVein(grid, vee)
+  if (ripple) addRipple(grid.points, tSteps, uSteps, ripple, vee > 0, random)
   const normals = gridNormals(grid.points, tSteps, row)
-  const thick = thicknesses(grid.points, slot, flow, tSteps, uSteps, random)
+  const thick = thicknesses(grid, slot, flow, random)
   const around = ringSize(cut)
   const first = builder.vertices
   const { positions, places, alongs, thicks, layers } = builder.mesh
@@ -97,6 +98,18 @@ export function addSheet(
   skin(builder, first, tSteps + 1, around)
 }
 
+/** Lowers the middle of a leaf below its edges, so that the two blades meet in a vein. */
+function sinkVein({ points, reach, tSteps, uSteps }: SheetGrid, vee: number): void {
+  const row = uSteps + 1
+  const normals = gridNormals(points, tSteps, row)
+  for (let t = 0; t <= tSteps; t++)
+    for (let u = 0; u <= uSteps; u++) {
+      const o = (t * row + u) * 3
+      const depth = vee * reach[t]! * (1 - Math.abs((2 * u) / uSteps - 1))
+      for (let c = 0; c < 3; c++) points[o + c]! -= normals[o + c]! * depth
+    }
+}
+
 /** A hand is never quite steady: a slow wander of tilt, height and radius along the stroke. */
 function unsteady(path: SheetPath, random: Random): SheetPath {
   const tilt = smoothNoise(random, 4)
@@ -122,6 +135,7 @@ function addRipple(
   tSteps: number,
   uSteps: number,
   ripple: Ripple,
+  bothEdges: boolean,
   random: Random,
 ): void {
   const row = uSteps + 1
@@ -140,9 +154,10 @@ function addRipple(
     const wave = Math.sin(x) + 0.35 * Math.sin(2.3 * x + 1)
     const fade = Math.min(1, (4 * Math.min(t, tSteps - t)) / tSteps + 0.15)
     const amp = ripple.ampMm * (1 + 0.4 * swell(turns)) * fade
-    for (let u = 1; u <= uSteps; u++) {
+    for (let u = bothEdges ? 0 : 1; u <= uSteps; u++) {
       const o = (t * row + u) * 3
-      const d = amp * (u / uSteps) ** ripple.power * wave
+      const free = bothEdges ? Math.abs((2 * u) / uSteps - 1) : u / uSteps
+      const d = amp * free ** ripple.power * wave
       for (let c = 0; c < 3; c++) points[o + c]! += normals[o + c]! * d
     }
   }
@@ -186,14 +201,8 @@ function gridNormals(points: Float64Array, tSteps: number, row: number): Float64
   return normals
 }
 
-function thicknesses(
-  points: Float64Array,
-  slot: Slot,
-  flow: number,
-  tSteps: number,
-  uSteps: number,
-  random: Random,
-): Float64Array {
+function thicknesses(grid: SheetGrid, slot: Slot, flow: number, random: Random): Float64Array {
+  const { points, tSteps, uSteps } = grid
   const row = uSteps + 1
   const thick = new Float64Array((tSteps + 1) * row)
   const uneven = smoothNoise(random, 6)
@@ -218,7 +227,7 @@ function thicknesses(
     for (let u = 0; u < row; u++) {
       const local = (flow * mean) / Math.max(1e-6, speed[u]!)
       const h = widths[u]! * Math.min(THICKEST, Math.max(THINNEST, local))
-      thick[t * row + u] = Math.min(most, h) * taper * (1 + 0.07 * uneven((6 * t) / tSteps))
+      thick[t * row + u] = Math.min(most, h) * grid.thick[t]! * taper * (1 + 0.07 * uneven((6 * t) / tSteps))
     }
   }
   return thick

@@ -36,5 +36,8 @@ export const dot: StrokeDefinition<typeof schema> = {
     clock: null,
     pressure: 'Squeeze to size without moving.',
     stop: 'Stop, then lift away sideways so that no point stays.',
+    goesWrong: [
+      'Points or tails: pulled before the pressure stopped. Press them down with a damp brush; next time stop, then lift sideways.',
+    ],
   },
 }

@@ -38,5 +38,6 @@ export const dropStar: StrokeDefinition<typeof schema> = {
     clock: null,
     pressure: 'One squeeze; let it spread to size.',
     stop: 'Stop, then lift straight up.',
+    goesWrong: ['Pulled to a peak: lifted while still squeezing. Stop first.'],
   },
 }

@@ -56,5 +56,9 @@ export const fan: StrokeDefinition<typeof schema> = {
     clock: 3,
     pressure: 'Squeeze out, turn over the rim, ease off on the way back.',
     stop: 'Stop at the centre before lifting.',
+    goesWrong: [
+      'Wrinkles: the hand was slower than the icing. Brush the hump back; less pressure next time.',
+      'A hole in the middle: petals began too far out. Hide it with the stamens.',
+    ],
   },
 }

@@ -14,6 +14,13 @@ export interface StrokeField {
 
 /** Bench words for parameters; strokes that share a parameter share its word. */
 const words: Record<string, string> = {
+  rimMm: 'edge lies at',
+  lobes: 'points',
+  lobeDepth: 'notches',
+  drawMm: 'drawn in',
+  deepMm: 'depth',
+  beads: 'beads',
+  ampMm: 'swings',
   archMm: 'rises',
   curlDeg: 'cups',
   dropMm: 'ends dip',
@@ -47,6 +54,7 @@ const words: Record<string, string> = {
   tiltRimDeg: 'flares',
   tiltStartDeg: 'tilt at the start',
   topMm: 'radius on top',
+  trough: 'vein lies deep',
   turnDeg: 'bends round',
   turns: 'turns',
   waveMm: 'swings',
@@ -58,10 +66,17 @@ const words: Record<string, string> = {
 export function strokeFields(kind: StrokeKind): StrokeField[] {
   const { properties = {} } = z.toJSONSchema(strokeDefinition(kind).schema, { io: 'input' })
   return Object.entries(properties).flatMap(([key, property]) => {
-    if (typeof property !== 'object' || property.type !== 'number') return []
+    if (typeof property !== 'object' || (property.type !== 'number' && property.type !== 'integer')) return []
     const { minimum = 0, maximum = 100 } = property
     const unit = key.endsWith('Mm') ? ('mm' as const) : key.endsWith('Deg') ? ('°' as const) : ('' as const)
-    const step = unit === '°' ? 1 : maximum - minimum > 20 ? 0.5 : maximum - minimum > 4 ? 0.1 : 0.05
+    const step =
+      unit === '°' || property.type === 'integer'
+        ? 1
+        : maximum - minimum > 20
+          ? 0.5
+          : maximum - minimum > 4
+            ? 0.1
+            : 0.05
     return [{ key, words: words[key] ?? key, unit, min: minimum, max: maximum, step }]
   })
 }

@@ -1,9 +1,19 @@
 import { z } from 'zod'
+import { beadTrail } from './beadTrail.ts'
+import { brushDrag } from './brushDrag.ts'
+import { comma } from './comma.ts'
+import { curvedSpike } from './curvedSpike.ts'
+import { disc } from './disc.ts'
 import { dot } from './dot.ts'
+import { drop } from './drop.ts'
 import { dropStar } from './dropStar.ts'
 import { fan } from './fan.ts'
+import { flood } from './flood.ts'
+import { funnel } from './funnel.ts'
 import { leafPull } from './leafPull.ts'
+import { line } from './line.ts'
 import { mound } from './mound.ts'
+import { outAndBack } from './outAndBack.ts'
 import { petalArc } from './petalArc.ts'
 import { rosette } from './rosette.ts'
 import { scoop } from './scoop.ts'
@@ -13,6 +23,7 @@ import type { StrokeDefinition } from './stroke.ts'
 import { vine } from './vine.ts'
 import { wall } from './wall.ts'
 import { wrap } from './wrap.ts'
+import { zigzag } from './zigzag.ts'
 
 /** The alphabet: every stroke, solid ones first, then petals, then lines. */
 export const strokes = {
@@ -29,6 +40,17 @@ export const strokes = {
   shell,
   dropStar,
   vine,
+  outAndBack,
+  disc,
+  funnel,
+  brushDrag,
+  curvedSpike,
+  zigzag,
+  drop,
+  comma,
+  beadTrail,
+  flood,
+  line,
 }
 export type StrokeKind = keyof typeof strokes
 
@@ -46,6 +68,17 @@ export const strokeSchema = z.discriminatedUnion('kind', [
   shell.schema,
   dropStar.schema,
   vine.schema,
+  outAndBack.schema,
+  disc.schema,
+  funnel.schema,
+  brushDrag.schema,
+  curvedSpike.schema,
+  zigzag.schema,
+  drop.schema,
+  comma.schema,
+  beadTrail.schema,
+  flood.schema,
+  line.schema,
 ])
 export type Stroke = z.infer<typeof strokeSchema>
 

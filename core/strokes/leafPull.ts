@@ -7,6 +7,7 @@ const schema = z.object({
   lengthMm: z.number().min(4).max(80),
   widthScale: z.number().min(0.4).max(2).default(1),
   liftDeg: z.number().min(-10).max(80).default(15),
+  trough: z.number().min(0).max(0.6).default(0.3).describe('How deep the vein lies, as a share of the width'),
   flow,
   ripple,
 })
@@ -24,6 +25,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
     return {
       primitive: 'sheet',
       flow: p.flow,
+      vee: p.trough,
       path(t, out) {
         const along = Math.cos(lift) * p.lengthMm * t
         const outline = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85
@@ -40,6 +42,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
         out.by = -Math.sin(lift) * ay
         out.bz = Math.cos(lift)
         out.scale = swell
+        out.thick = lerp(0.3, 1, outline)
         out.curl = 0
         out.lip = 0
       },
@@ -52,5 +55,9 @@ export const leafPull: StrokeDefinition<typeof schema> = {
     clock: 6,
     pressure: 'Squeeze until the foot holds, ease off while pulling.',
     stop: 'Stop, then pull to a point.',
+    goesWrong: [
+      'Falls: too soft, or too large a gap beneath. Support it with a short one.',
+      'A split point: icing too stiff for the beak. Soften it a little.',
+    ],
   },
 }

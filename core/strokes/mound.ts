@@ -39,5 +39,9 @@ export const mound: StrokeDefinition<typeof schema> = {
     clock: null,
     pressure: 'Squeeze without moving; let the icing rise around the tip.',
     stop: 'Stop squeezing, then lift with a small swirl.',
+    goesWrong: [
+      'Leans to one side: the bag was not upright. Press it straight with a damp finger.',
+      'Too high for the petals around it: stop below the slot length of their tip.',
+    ],
   },
 }

@@ -57,5 +57,9 @@ export const petalArc: StrokeDefinition<typeof schema> = {
     clock: 4,
     pressure: 'Even squeeze, up and over while the nail turns.',
     stop: 'Come down to the base, stop, then pull away sideways.',
+    goesWrong: [
+      'Torn, saw-toothed edge: icing too stiff, cold or full of air. Work the bag warm; slower.',
+      'Sags: too soft or warm. Chill bag and flower; stiffer next time.',
+    ],
   },
 }

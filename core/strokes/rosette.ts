@@ -33,7 +33,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
       out.z = at.heightMm + p.riseMm * t
       const fade = t > 0.94 ? lerp(1, 0.25, (t - 0.94) / 0.06) : 1
       out.scale = p.scale * fade
-      out.twist = theta + Math.PI / 2
+      out.twist = -theta
     },
   }),
   speedMmPerS: 45,
@@ -43,5 +43,6 @@ export const rosette: StrokeDefinition<typeof schema> = {
     clock: null,
     pressure: 'Even squeeze, even circles; never turn the bag.',
     stop: 'Ease off over the last quarter turn and lay the tail against the side.',
+    goesWrong: ['A seam where it ends: lay the tail against the side and turn it to the back.'],
   },
 }

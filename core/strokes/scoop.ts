@@ -69,5 +69,6 @@ export const scoop: StrokeDefinition<typeof schema> = {
     clock: 6,
     pressure: 'Squeeze until the petal has its width, then ease off as you pull.',
     stop: 'Stop squeezing completely, then pull away: the petal comes off clean.',
+    goesWrong: ['Petals stretch and break when pulled: the grip was not released. Squeeze, stop, then pull.'],
   },
 }

@@ -39,5 +39,6 @@ export const shell: StrokeDefinition<typeof schema> = {
     clock: 6,
     pressure: 'Squeeze until it swells, then ease off and pull down.',
     stop: 'Stop on the surface; start the next one on this tail.',
+    goesWrong: ['Shells creep apart: each must begin on the tail of the one before.'],
   },
 }

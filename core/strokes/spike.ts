@@ -40,5 +40,8 @@ export const spike: StrokeDefinition<typeof schema> = {
     clock: null,
     pressure: 'Squeeze for a foot, pull up while easing off.',
     stop: 'Stop before the end and pull to a point.',
+    goesWrong: [
+      'Falls over: too soft, or squeezed too short for a foot. Use stiffer icing and hold the squeeze a moment longer.',
+    ],
   },
 }

@@ -22,7 +22,8 @@ export interface OpeningFacts {
 
 /** A stroke in place: one of the two primitives, sheet or tube. */
 export type Trace =
-  | { primitive: 'sheet'; path: SheetPath; flow: number }
+  /** `vee`: how deep the middle of the sheet lies below its two edges, as a share of its width; leaves only. */
+  | { primitive: 'sheet'; path: SheetPath; flow: number; vee?: number }
   | { primitive: 'tube'; path: TubePath; flow: number }
 
 /** The bench words of a stroke, for a right hand; the left hand mirrors the clock. */
@@ -32,6 +33,8 @@ export interface BenchWords {
   clock: number | null
   pressure: string
   stop: string
+  /** How it looks when it goes wrong, why, and what to do. */
+  goesWrong: readonly string[]
 }
 
 /** One stroke of the alphabet: its parameters, path, pace and words. */

@@ -46,5 +46,9 @@ export const vine: StrokeDefinition<typeof schema> = {
     clock: 4,
     pressure: 'Even; lift a little and let the string fall where it should lie.',
     stop: 'Touch down, stop, pull away.',
+    goesWrong: [
+      'Breaks: the hand was faster than the icing. Join it with a damp brush.',
+      'Curls up: the hand was slower. Move on, or squeeze less.',
+    ],
   },
 }

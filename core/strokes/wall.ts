@@ -47,5 +47,6 @@ export const wall: StrokeDefinition<typeof schema> = {
     clock: 3,
     pressure: 'Steady, with a gentle up and down, one slow turn of the nail.',
     stop: 'Overlap the start, stop, slide away along the wall.',
+    goesWrong: ['Opens to one side: uneven turning. Look from above; turn the nail, not the bag.'],
   },
 }

@@ -49,5 +49,8 @@ export const wrap: StrokeDefinition<typeof schema> = {
     clock: 3,
     pressure: 'Steady, while the nail makes more than a full turn.',
     stop: 'Let the ribbon run down the cone, stop, pull away.',
+    goesWrong: [
+      'A hole stays in the heart: the narrow end did not lean in. Pipe a second wrap over it, leaning further.',
+    ],
   },
 }

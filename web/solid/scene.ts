@@ -78,11 +78,11 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
   }
   controls.addEventListener('change', draw)
 
-  function frame(radius: number, tall: number) {
+  function frame(radius: number, middle: Vector3) {
     const away = (radius * 1.18) / Math.sin((camera.fov * Math.PI) / 360)
     const angle = (elevation * Math.PI) / 180
-    controls.target.set(0, 0, tall * 0.42)
-    camera.position.set(0, -Math.cos(angle) * away, tall * 0.42 + Math.sin(angle) * away)
+    controls.target.copy(middle)
+    camera.position.set(middle.x, middle.y - Math.cos(angle) * away, middle.z + Math.sin(angle) * away)
     controls.minDistance = away * 0.3
     controls.maxDistance = away * 3
     controls.update()
@@ -110,9 +110,10 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       strokes = mesh.strokes
       castShadow(shadow, bake.ground)
       const box = geometry.boundingBox!
-      const radius = Math.max(box.max.x, -box.min.x, box.max.y, -box.min.y, box.max.z * 0.6)
+      const size = box.getSize(new Vector3())
+      const radius = Math.max(size.x / 2, size.y / 2, size.z * 0.7)
       // a slider that is dragged must not move the camera; another flower must
-      if (Math.abs(radius - framed) > framed * 0.3) frame(radius, box.max.z)
+      if (Math.abs(radius - framed) > framed * 0.3) frame(radius, middleOf(geometry))
       draw()
     },
     colour(texels, layers) {
@@ -149,8 +150,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
     },
     look(elevationDeg) {
       elevation = elevationDeg
-      const tall = flower.geometry.boundingBox?.max.z ?? 10
-      frame(framed, tall)
+      frame(framed, middleOf(flower.geometry))
       draw()
     },
     geometry: () => flower.geometry,
@@ -166,6 +166,16 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       renderer.dispose()
     },
   }
+}
+
+/** What the camera turns about: the middle of the box, a little below half its height. */
+function middleOf(geometry: BufferGeometry): Vector3 {
+  const middle = new Vector3()
+  const box = geometry.boundingBox
+  if (!box) return middle
+  box.getCenter(middle)
+  middle.z = box.max.z * 0.42
+  return middle
 }
 
 function flowerMaterial(): ShaderMaterial {

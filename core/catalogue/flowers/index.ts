@@ -1,51 +1,111 @@
 import type { Flower } from '../../model/flower.ts'
 import { anemone } from './anemone.ts'
+import { aster } from './aster.ts'
 import { beadBorder } from './beadBorder.ts'
 import { blossom } from './blossom.ts'
+import { cabbageBloom } from './cabbageBloom.ts'
+import { camellia } from './camellia.ts'
+import { carnation } from './carnation.ts'
 import { chrysanthemum } from './chrysanthemum.ts'
 import { dahlia } from './dahlia.ts'
 import { daisy } from './daisy.ts'
+import { dotBlossom } from './dotBlossom.ts'
 import { dotBorder } from './dotBorder.ts'
+import { dropBorder } from './dropBorder.ts'
+import { dropStarFlower } from './dropStarFlower.ts'
+import { floodedDisc } from './floodedDisc.ts'
+import { footedBlossom } from './footedBlossom.ts'
+import { funnelLily } from './funnelLily.ts'
+import { grassTuft } from './grassTuft.ts'
+import { halfRose } from './halfRose.ts'
+import { heartBloom } from './heartBloom.ts'
 import { hellebore } from './hellebore.ts'
+import { hydrangea } from './hydrangea.ts'
+import { lavender } from './lavender.ts'
 import { leafCluster } from './leafCluster.ts'
 import { leafSingle } from './leafSingle.ts'
 import { narcissus } from './narcissus.ts'
 import { nigella } from './nigella.ts'
+import { peony } from './peony.ts'
+import { petalLeaf } from './petalLeaf.ts'
+import { poppy } from './poppy.ts'
+import { quarteredRose } from './quarteredRose.ts'
+import { raceme } from './raceme.ts'
 import { ranunculus } from './ranunculus.ts'
+import { ribbonRose } from './ribbonRose.ts'
 import { rose } from './rose.ts'
+import { roseBud } from './roseBud.ts'
+import { roseInPlace } from './roseInPlace.ts'
 import { rosette } from './rosette.ts'
+import { rosetteBorder } from './rosetteBorder.ts'
 import { ruffleBloom } from './ruffleBloom.ts'
+import { ruffledLeaf } from './ruffledLeaf.ts'
 import { scabious } from './scabious.ts'
+import { scroll } from './scroll.ts'
 import { seedHead } from './seedHead.ts'
 import { shellBorder } from './shellBorder.ts'
 import { sweetPea } from './sweetPea.ts'
 import { swirl } from './swirl.ts'
 import { thrift } from './thrift.ts'
+import { tulip } from './tulip.ts'
+import { twoRowBlossom } from './twoRowBlossom.ts'
 import { vineWithBuds } from './vineWithBuds.ts'
+import { zigzagBorder } from './zigzagBorder.ts'
+import { zinnia } from './zinnia.ts'
 
-/** The library: flowers first, then fillers, leaves and lines, then borders. */
+/** The library: roses, open flowers, fillers, then leaves and lines, then borders. */
 export const catalogueFlowers: readonly Flower[] = [
   rose,
-  blossom,
-  ranunculus,
-  chrysanthemum,
-  dahlia,
-  ruffleBloom,
-  narcissus,
-  daisy,
+  roseInPlace,
+  quarteredRose,
+  roseBud,
+  halfRose,
+  ribbonRose,
   hellebore,
   scabious,
   anemone,
+  dahlia,
   nigella,
   thrift,
   sweetPea,
+  ranunculus,
+  peony,
+  camellia,
+  chrysanthemum,
+  zinnia,
+  aster,
+  daisy,
+  blossom,
+  twoRowBlossom,
+  heartBloom,
+  footedBlossom,
+  dotBlossom,
+  narcissus,
+  poppy,
+  tulip,
+  funnelLily,
+  carnation,
+  ruffleBloom,
+  cabbageBloom,
+  hydrangea,
+  lavender,
+  raceme,
   seedHead,
+  dropStarFlower,
   rosette,
   swirl,
+  floodedDisc,
   leafSingle,
+  ruffledLeaf,
   leafCluster,
+  petalLeaf,
+  grassTuft,
   vineWithBuds,
+  scroll,
   shellBorder,
   beadBorder,
+  dropBorder,
   dotBorder,
+  rosetteBorder,
+  zigzagBorder,
 ]

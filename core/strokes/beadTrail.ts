@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import { flow } from './params.ts'
+import { radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('beadTrail'),
+  lengthMm: z.number().min(4).max(300),
+  beads: z.number().int().min(2).max(60),
+  turnDeg: z.number().min(-360).max(360).default(0).describe('How far the whole line bends round'),
+  taper: z.number().min(0).max(0.9).default(0.5).describe('How much smaller the last bead is'),
+  swell: z.number().min(0.8).max(2).default(1.3),
+  flow,
+})
+
+/** Beads run together along a curve, large to small. */
+export const beadTrail: StrokeDefinition<typeof schema> = {
+  label: 'bead trail',
+  schema,
+  families: ['round', 'cutBag', 'star'],
+  freeOpening: false,
+  trace: (p, at, opening) => ({
+    primitive: 'tube',
+    flow: p.flow,
+    path(t, out) {
+      const bend = radians(p.turnDeg)
+      const x = at.ringMm + (bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t))
+      const y = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
+      const c = Math.cos(at.azimuth)
+      const s = Math.sin(at.azimuth)
+      out.x = c * x - s * y
+      out.y = s * x + c * y
+      const bead = 0.4 + 0.6 * Math.abs(Math.sin(Math.PI * p.beads * t)) ** 0.7
+      out.scale = p.swell * bead * (1 - p.taper * t)
+      out.z = at.heightMm + opening.sizeMm * 0.45
+      out.twist = 0
+    },
+  }),
+  speedMmPerS: 14,
+  overheadSeconds: 0.8,
+  words: {
+    hold: 'Bag at 45°, the opening on the surface.',
+    clock: 6,
+    pressure: 'Squeeze, ease, squeeze; a little less each time.',
+    stop: 'Stop on the surface and draw a tail.',
+    goesWrong: ['Gaps between beads: begin each one on the tail before it.'],
+  },
+}

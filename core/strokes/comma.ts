@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { flow } from './params.ts'
+import { bump, radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('comma'),
+  lengthMm: z.number().min(2).max(80),
+  turnDeg: z.number().min(-300).max(300).default(90).describe('How far it bends round'),
+  swell: z.number().min(0.6).max(2.4).default(1.5),
+  flow,
+})
+
+/** A fat head drawn out into a curved tail: teardrop scrolls, bud leaves. */
+export const comma: StrokeDefinition<typeof schema> = {
+  label: 'comma',
+  schema,
+  families: ['round', 'cutBag', 'star'],
+  freeOpening: false,
+  trace: (p, at, opening) => ({
+    primitive: 'tube',
+    flow: p.flow,
+    path(t, out) {
+      const bend = radians(p.turnDeg)
+      const x = at.ringMm + (bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t))
+      const y = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
+      const c = Math.cos(at.azimuth)
+      const s = Math.sin(at.azimuth)
+      out.x = c * x - s * y
+      out.y = s * x + c * y
+      out.scale = p.swell * (0.35 + 0.65 * bump(Math.min(1, t / 0.5), 0.6)) * (1 - t) ** 0.5
+      out.z = at.heightMm + opening.sizeMm * 0.45 * Math.max(0.2, out.scale)
+      out.twist = 0
+    },
+  }),
+  speedMmPerS: 20,
+  overheadSeconds: 0.7,
+  words: {
+    hold: 'Bag at 45°, pointing back along the tail.',
+    clock: 6,
+    pressure: 'Squeeze for the head, ease off along the tail.',
+    stop: 'Stop on the surface and draw it out.',
+    goesWrong: ['A blunt tail: pressure held too long. Draw it out with a brush.'],
+  },
+}

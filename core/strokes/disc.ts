@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import { flow } from './params.ts'
+import { radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('disc'),
+  turns: z.number().min(0.9).max(1.4).default(1.06),
+  liftDeg: z.number().min(-10).max(40).default(4),
+  flow,
+})
+
+/** Slot flat, one full turn about its wide end: a foot that ties separate petals together, so that a flower can be moved. */
+export const disc: StrokeDefinition<typeof schema> = {
+  label: 'foot disc',
+  schema,
+  families: ['petal', 'curvedPetal'],
+  freeOpening: false,
+  trace: (p, at) => ({
+    primitive: 'sheet',
+    flow: p.flow,
+    path(t, out) {
+      const theta = at.azimuth + 2 * Math.PI * p.turns * t
+      const lift = radians(p.liftDeg)
+      const c = Math.cos(theta)
+      const s = Math.sin(theta)
+      out.px = c * at.ringMm
+      out.py = s * at.ringMm
+      out.pz = at.heightMm
+      out.sx = Math.cos(lift) * c
+      out.sy = Math.cos(lift) * s
+      out.sz = Math.sin(lift)
+      out.bx = -Math.sin(lift) * c
+      out.by = -Math.sin(lift) * s
+      out.bz = Math.cos(lift)
+      out.scale = 1
+      out.curl = 0
+      out.lip = 0
+    },
+  }),
+  speedMmPerS: 16,
+  overheadSeconds: 1.4,
+  words: {
+    hold: 'Slot flat on the parchment, wide end at the middle of the nail.',
+    clock: 3,
+    pressure: 'Even, one full turn of the nail.',
+    stop: 'Overlap the start, stop, slide off.',
+    goesWrong: ['Torn on lifting: too thin or not cold enough. Freeze it longer; press a little harder.'],
+  },
+}

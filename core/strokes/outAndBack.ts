@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import { flow, lipDeg, tiltDeg } from './params.ts'
+import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
+
+const schema = z.object({
+  kind: z.literal('outAndBack'),
+  outMm: z.number().min(0).max(20).describe('How far it is pushed out'),
+  sideMm: z.number().min(0.2).max(6).default(1.4).describe('Gap between the way out and the way back'),
+  tiltMidDeg: tiltDeg.describe('How far the free end leans out'),
+  endScale: z.number().min(0.3).max(1).default(0.6),
+  lipDeg,
+  flow,
+})
+
+/** Narrow upright petal: pushed out and pulled back, wide end on the base. */
+export const outAndBack: StrokeDefinition<typeof schema> = {
+  label: 'upright petal',
+  schema,
+  families: ['petal', 'curvedPetal'],
+  freeOpening: false,
+  trace: (p, at) => ({
+    primitive: 'sheet',
+    flow: p.flow,
+    path(t, out) {
+      const push = bump(t, 0.8)
+      const reach = at.ringMm + p.outMm * push
+      const side = p.sideMm * (t - 0.5)
+      const tilt = radians(lerp(p.tiltMidDeg * 0.4, p.tiltMidDeg, push))
+      const c = Math.cos(at.azimuth)
+      const s = Math.sin(at.azimuth)
+      out.px = c * reach - s * side
+      out.py = s * reach + c * side
+      out.pz = at.heightMm
+      out.sx = Math.sin(tilt) * c
+      out.sy = Math.sin(tilt) * s
+      out.sz = Math.cos(tilt)
+      out.bx = Math.cos(tilt) * c
+      out.by = Math.cos(tilt) * s
+      out.bz = -Math.sin(tilt)
+      out.scale = lerp(p.endScale, 1, bump(t, 0.5))
+      out.curl = 0
+      out.lip = radians(p.lipDeg) * push
+    },
+  }),
+  speedMmPerS: 18,
+  overheadSeconds: 1.1,
+  words: {
+    hold: 'Slot upright, wide end on the base.',
+    clock: 6,
+    pressure: 'Squeeze out, ease off on the way back.',
+    stop: 'Stop on the base, pull away along the petal.',
+    goesWrong: ['Falls outwards: the free end leaned too far. Support it with the next petal.'],
+  },
+}
