@@ -1,8 +1,9 @@
 import { type Benchmark, medianMs } from './benchmark.ts'
 import { planBenchmarks } from './plan.ts'
+import { solidBenchmarks } from './solid.ts'
 
 /** `npm run bench`: a table; with `-- --json`, one JSON line a benchmark. */
-const all: Benchmark[] = [...planBenchmarks]
+const all: Benchmark[] = [...planBenchmarks, ...solidBenchmarks]
 const asJson = process.argv.includes('--json')
 
 const round = (value: number) => Math.round(value * 1000) / 1000

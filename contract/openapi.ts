@@ -3,6 +3,7 @@ import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
 import { orderEndpoints } from './orders.ts'
 import { problemSchema } from './problem.ts'
+import { weighingEndpoints } from './weighings.ts'
 import { workshopEndpoints } from './workshop.ts'
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => ({
@@ -11,7 +12,7 @@ const json = (schema: z.ZodType, io: 'input' | 'output') => ({
 
 /** The OpenAPI 3.1 document of the whole API, made from the same schemas that check its requests. */
 export function openApiDocument() {
-  const all: Endpoint[] = [healthEndpoints, orderEndpoints, workshopEndpoints].flatMap(
+  const all: Endpoint[] = [healthEndpoints, orderEndpoints, workshopEndpoints, weighingEndpoints].flatMap(
     (group) => Object.values(group) as Endpoint[],
   )
   const paths: Record<string, Record<string, unknown>> = {}

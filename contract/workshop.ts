@@ -10,6 +10,11 @@ const version = z.number().int()
 /** Everything a plan needs of the bakery; versions by id are what If-Match wants. */
 export const storedWorkshopSchema = z.object({
   workshop: workshopSchema,
+  /** What weighing has taught, by flower; only flowers that were weighed. */
+  calibrations: z.record(
+    z.string(),
+    z.object({ factor: z.number(), spread: z.number(), band: z.number(), weighings: z.number().int() }),
+  ),
   versions: z.object({
     settings: version,
     tips: z.record(z.string(), version),

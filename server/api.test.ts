@@ -162,6 +162,32 @@ describe('the workshop', () => {
     expect(versions.tips['round-2']).toBe(1)
   })
 
+  it('learns from the scale, catalogue flowers too, and forgets on request', async () => {
+    const rose = async () =>
+      (await server.api.get('/api/workshop')).body.workshop.flowers.find(
+        (f: { id: string }) => f.id === 'rose',
+      )
+    expect((await rose()).calibration).toBe(1)
+    const kept = (
+      await server.api
+        .post('/api/flowers/rose/weighings')
+        .send({ count: 4, grams: 52, icingKindId: 'butter-sugar', note: '' })
+        .expect(200)
+    ).body
+    expect(kept.computedGrams).toBeCloseTo(4 * 9.86, 0)
+    const { calibration, spread } = await rose()
+    expect(calibration).toBeGreaterThan(1.1)
+    expect(calibration).toBeLessThan(52 / kept.computedGrams)
+    expect(spread).toBeCloseTo(0.15, 5)
+    const bad = await server.api
+      .post('/api/flowers/rose/weighings')
+      .send({ count: 0, grams: -1, icingKindId: 'butter-sugar', note: '' })
+      .expect(422)
+    expect(bad.body.errors.map((e: { pointer: string }) => e.pointer)).toEqual(['/count', '/grams'])
+    await server.api.delete(`/api/flowers/rose/weighings/${kept.id}`).expect(204)
+    expect((await rose()).calibration).toBe(1)
+  })
+
   it('keeps what an order still uses', async () => {
     const icing = (await server.api.post('/api/icings/royal/copy').expect(200)).body
     const { order } = await begin()

@@ -10,6 +10,7 @@ import { openApiDocument } from '#contract/openapi'
 import { passphraseGate, sameOriginOnly } from './access.ts'
 import { notFound, problemHandler } from './problems.ts'
 import { orderRoutes } from './resources/orders.ts'
+import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
 
 export interface AppOptions {
@@ -50,7 +51,7 @@ export function createApp({ orm, logger, webFolder, passphrase }: AppOptions): E
   app.get('/api/openapi.json', (_req, res) => {
     res.json(openApiDocument())
   })
-  app.use('/api', orderRoutes(orm), workshopRoutes(orm))
+  app.use('/api', orderRoutes(orm), workshopRoutes(orm), weighingRoutes(orm))
   app.use('/api', (req) => {
     throw notFound('address', `/api${req.path}`)
   })

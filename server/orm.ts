@@ -1,6 +1,7 @@
 import { Migrator } from '@mikro-orm/migrations'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { OrderRow, PieceRow } from './entities/order.ts'
+import { WeighingRow } from './entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from './entities/workshop.ts'
 import { migrations } from './migrations/index.ts'
 
@@ -8,7 +9,7 @@ import { migrations } from './migrations/index.ts'
 export function connect(clientUrl: string): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl,
-    entities: [OrderRow, PieceRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow],
+    entities: [OrderRow, PieceRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     forceUtcTimezone: true,

@@ -13,11 +13,20 @@ export function flowerExtent(layers: readonly ResolvedLayer[]): { diameterMm: nu
   const low = new Float64Array(DIRECTIONS)
   const high = new Float64Array(DIRECTIONS)
   let top = 0
-  for (const { layer, tip } of layers) {
+  const strokes = layers.map(({ layer, tip }) => {
     const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
     const reach = strokeReach(layer.stroke, at, tip.opening)
     const lying = lies(layer)
-    for (let o = 0; o < reach.length; o += 4) top = Math.max(top, reach[o + 2]! + (lying ? reach[o + 3]! : 0))
+    let radius = 0
+    for (let o = 0; o < reach.length; o += 4) {
+      top = Math.max(top, reach[o + 2]! + (lying ? reach[o + 3]! : 0))
+      radius = Math.max(radius, Math.hypot(reach[o]!, reach[o + 1]!) + reach[o + 3]!)
+    }
+    return { layer, reach, radius }
+  })
+  const covered = coveredRadius(strokes)
+  for (const { layer, reach, radius } of strokes) {
+    if (radius <= covered) continue
     const azimuths = layerAzimuths(layer)
     for (let d = 0; d < DIRECTIONS; d++) {
       const across = (Math.PI * d) / DIRECTIONS
@@ -40,4 +49,18 @@ export function flowerExtent(layers: readonly ResolvedLayer[]): { diameterMm: nu
   }
   const widths = high.reduce((sum, h, d) => sum + h - low[d]!, 0)
   return { diameterMm: widths / DIRECTIONS, heightMm: top }
+}
+
+/**
+ * Radius inside which no layer can widen the flower: a full ring of n strokes reaching radius r spans a polygon,
+ * and a caliper never closes on it further than `r cos(π/n)` from the middle.
+ */
+function coveredRadius(strokes: readonly { layer: Layer; radius: number }[]): number {
+  return strokes.reduce(
+    (most, { layer, radius }) =>
+      layer.spreadDeg >= 360 && layer.count >= 3
+        ? Math.max(most, radius * Math.cos(Math.PI / layer.count) - 1e-9)
+        : most,
+    0,
+  )
 }

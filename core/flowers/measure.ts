@@ -53,9 +53,9 @@ export function layerShares(layer: Layer, tip: Tip): LayerMeasure['shares'] {
   ]
 }
 
-/** Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. */
-export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]): FlowerMeasure {
-  const measured = layers.map(({ layer, tip }) => {
+/** Volume and time of every layer, where the flower's width and height are not wanted. */
+export function measureLayers(flower: Flower, layers: readonly ResolvedLayer[]): LayerMeasure[] {
+  return layers.map(({ layer, tip }) => {
     const at: Placement = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
     const one = measureStroke(layer.stroke, at, tip.opening)
     return {
@@ -66,6 +66,11 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
       shares: layerShares(layer, tip),
     }
   })
+}
+
+/** Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. */
+export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]): FlowerMeasure {
+  const measured = measureLayers(flower, layers)
   return {
     layers: measured,
     volumeMm3: measured.reduce((sum, l) => sum + l.volumeMm3, 0),

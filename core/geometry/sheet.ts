@@ -134,8 +134,18 @@ function distance(p: Float64Array, a: number, b: number): number {
   return Math.sqrt(x * x + y * y + z * z)
 }
 
-/** Mean slot thickness in mm over each of `uSteps` equal cells, the rounded ends included. */
+const widthsOf = new WeakMap<Slot, Map<number, number[]>>()
+
+/** Mean slot thickness in mm over each of `uSteps` equal cells, the rounded ends included; worked out once. */
 function cellWidths(slot: Slot, uSteps: number): number[] {
+  const known = widthsOf.get(slot) ?? new Map<number, number[]>()
+  widthsOf.set(slot, known)
+  const widths = known.get(uSteps) ?? meanWidths(slot, uSteps)
+  known.set(uSteps, widths)
+  return widths
+}
+
+function meanWidths(slot: Slot, uSteps: number): number[] {
   const fine = 12
   return Array.from({ length: uSteps }, (_, j) => {
     let sum = 0

@@ -25,7 +25,7 @@ export function sheetCut(slot: Slot, ripple: Ripple | null, travelMm: number, de
   const rim = travelMm * 1.6
   const waves = ripple ? (rim / ripple.lengthMm) * RINGS_PER_WAVE : 0
   return {
-    tSteps: Math.max(6, Math.round(Math.max(26, waves) * detail)),
+    tSteps: Math.max(6, Math.round(Math.max(26, waves, travelMm * 0.7) * detail)),
     uSteps: 2 * Math.max(1, Math.round((slot.lengthMm > 6 ? 5 : 3) * detail)),
   }
 }

@@ -29,6 +29,7 @@ export function addTube(
   random: Random,
 ): void {
   const around = outline.length
+  const [mx, my] = centroid(outline)
   const first = builder.vertices
   const { positions, places, alongs, thicks, layers } = builder.mesh
   const frame = newTubeFrame()
@@ -54,19 +55,22 @@ export function addTube(
     const qx = ty * rz - tz * ry
     const qy = tz * rx - tx * rz
     const qz = tx * ry - ty * rx
-    const c = Math.cos(frame.twist) * scale
-    const s = Math.sin(frame.twist) * scale
+    const c = Math.cos(frame.twist)
+    const s = Math.sin(frame.twist)
     let widest = 0
     for (let k = 0; k < around; k++) {
       // clockwise about the path, so that the skin faces outwards
-      const [x, y] = outline[around - 1 - k]!
+      const corner = outline[around - 1 - k]!
+      // one hole of many stays where it is and thins about its own middle
+      const x = mx + (corner[0] - mx) * scale
+      const y = my + (corner[1] - my) * scale
       const a = x * c - y * s
       const b = x * s + y * c
       const p = v * 3
       positions[p] = points[o]! + a * rx + b * qx
       positions[p + 1] = points[o + 1]! + a * ry + b * qy
       positions[p + 2] = points[o + 2]! + a * rz + b * qz
-      widest = Math.max(widest, a * a + b * b)
+      widest = Math.max(widest, (x - mx) ** 2 + (y - my) ** 2)
       places[v] = k / around
       alongs[v] = along
       layers[v] = layer
@@ -76,6 +80,15 @@ export function addTube(
   }
   builder.vertices = v
   skin(builder, first, cut.rings, around)
+}
+
+function centroid(outline: Outline): [number, number] {
+  let [x, y] = [0, 0]
+  for (const corner of outline) {
+    x += corner[0]
+    y += corner[1]
+  }
+  return [x / outline.length, y / outline.length]
 }
 
 function samplePath(path: TubePath, rings: number): Float64Array {

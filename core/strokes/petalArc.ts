@@ -38,7 +38,8 @@ export const petalArc: StrokeDefinition<typeof schema> = {
       const r = at.ringMm + p.overlapMm * (0.5 - t)
       out.px = cos * r
       out.py = sin * r
-      out.pz = at.heightMm + p.archMm * rise - p.dropMm * (1 - rise)
+      // the wide end runs down the flower, never through the table it stands on
+      out.pz = Math.max(Math.min(0.2, at.heightMm), at.heightMm + p.archMm * rise - p.dropMm * (1 - rise))
       out.sx = Math.sin(tilt) * cos
       out.sy = Math.sin(tilt) * sin
       out.sz = Math.cos(tilt)

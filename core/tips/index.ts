@@ -46,9 +46,15 @@ export function openingOutlines(opening: Opening): Outline[] {
   return familyOf(opening).outlines(opening)
 }
 
-/** The slot of a sheet-drawing opening, null for one that draws tubes. */
+const slots = new WeakMap<Opening, Slot | null>()
+
+/** The slot of a sheet-drawing opening, null for one that draws tubes. The same object for the same opening. */
 export function openingSlot(opening: Opening): Slot | null {
-  return familyOf(opening).slot(opening)
+  const known = slots.get(opening)
+  if (known !== undefined) return known
+  const slot = familyOf(opening).slot(opening)
+  slots.set(opening, slot)
+  return slot
 }
 
 /** The length in mm by which a family's members are ordered and scaled. */

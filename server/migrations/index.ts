@@ -1,4 +1,8 @@
 import { Migration001FirstTables } from './001FirstTables.ts'
+import { Migration002Weighings } from './002Weighings.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
-export const migrations = [{ name: '001FirstTables', class: Migration001FirstTables }]
+export const migrations = [
+  { name: '001FirstTables', class: Migration001FirstTables },
+  { name: '002Weighings', class: Migration002Weighings },
+]

@@ -4,6 +4,8 @@ import { catalogueFlowers } from '#core/catalogue/flowers/index'
 import { catalogueIcings } from '#core/catalogue/icings'
 import { starterBags, starterSettings } from '#core/catalogue/starter'
 import { catalogueTips } from '#core/catalogue/tips'
+import { calibrate } from '#core/logbook/weighing'
+import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 
 export const SETTINGS_ID = 'bakery'
@@ -16,6 +18,7 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
   const flowers = await em.find(FlowerRow, {}, { orderBy: { id: 'asc' } })
   const icings = await em.find(IcingRow, {}, { orderBy: { id: 'asc' } })
   const settings = await em.findOne(SettingsRow, SETTINGS_ID)
+  const calibrations = await loadCalibrations(em)
   const said = new Map(tips.map((t) => [t.id, t]))
   const stocked = new Map(bags.map((b) => [b.id, b]))
   return {
@@ -31,7 +34,10 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
           t.spec ? [{ ...t.spec, id: t.id, owned: t.owned, stamp: t.stamp, source: 'own' as const }] : [],
         ),
       ],
-      flowers: [...catalogueFlowers, ...flowers.map((f) => f.spec)],
+      flowers: [...catalogueFlowers, ...flowers.map((f) => f.spec)].map((flower) => {
+        const learnt = calibrations[flower.id]
+        return learnt ? { ...flower, calibration: learnt.factor, spread: learnt.spread } : flower
+      }),
       icings: [...catalogueIcings, ...icings.map((i) => i.spec)],
       bags: [
         ...starterBags.map((bag) => {
@@ -44,6 +50,7 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
       ],
       settings: settings?.values ?? starterSettings,
     },
+    calibrations,
     versions: {
       settings: settings?.version ?? 0,
       tips: versionsOf(tips),
@@ -52,6 +59,14 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
       icings: versionsOf(icings),
     },
   }
+}
+
+/** What every weighed flower has taught. */
+async function loadCalibrations(em: EntityManager): Promise<StoredWorkshop['calibrations']> {
+  const rows = await em.find(WeighingRow, {}, { orderBy: { at: 'asc' } })
+  const byFlower = new Map<string, WeighingRow[]>()
+  for (const row of rows) byFlower.set(row.flowerId, [...(byFlower.get(row.flowerId) ?? []), row])
+  return Object.fromEntries([...byFlower].map(([id, weighed]) => [id, calibrate(weighed)]))
 }
 
 function versionsOf(rows: readonly { id: string; version: number }[]): Record<string, number> {

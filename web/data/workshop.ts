@@ -11,7 +11,13 @@ const KEY = '/workshop'
 /** The bakery's workshop: what it owns and knows. */
 export function useWorkshop() {
   const { data, error, isLoading } = useSWR<StoredWorkshop, Error>(KEY, api)
-  return { workshop: data?.workshop, versions: data?.versions, error, isLoading }
+  return {
+    workshop: data?.workshop,
+    calibrations: data?.calibrations,
+    versions: data?.versions,
+    error,
+    isLoading,
+  }
 }
 
 export const reloadWorkshop = () => mutate(KEY)

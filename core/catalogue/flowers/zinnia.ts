@@ -10,15 +10,15 @@ export const zinnia = onNail(50, {
     plain('Dome', 'petal', 'round-8', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 9, topMm: 0, tallMm: 4.5, shape: 'dome' },
     }),
-    plain('Row of 14', 'petal', 'petal-8', 14, 7.4, 0.6, {
+    plain('Row of 12', 'petal', 'petal-8', 12, 7.4, 0.6, {
       startDeg: 0,
-      stroke: { kind: 'fan', spanDeg: 26, outMm: 5.4, tiltStartDeg: 0, tiltEndDeg: 7, curlDeg: 8, flow: 1.3 },
+      stroke: { kind: 'fan', spanDeg: 44, outMm: 5.4, tiltStartDeg: 0, tiltEndDeg: 7, curlDeg: 8, flow: 1.3 },
     }),
-    plain('Row of 13', 'petal', 'petal-8', 13, 6, 1.9, {
+    plain('Row of 10', 'petal', 'petal-8', 10, 6, 1.9, {
       startDeg: 12,
       stroke: {
         kind: 'fan',
-        spanDeg: 26,
+        spanDeg: 44,
         outMm: 5.4,
         tiltStartDeg: 8,
         tiltEndDeg: 15,
@@ -26,11 +26,11 @@ export const zinnia = onNail(50, {
         flow: 1.3,
       },
     }),
-    plain('Row of 11', 'petal', 'petal-8', 11, 4.4, 3.1, {
+    plain('Row of 8', 'petal', 'petal-8', 8, 4.4, 3.1, {
       startDeg: 5,
       stroke: {
         kind: 'fan',
-        spanDeg: 28,
+        spanDeg: 44,
         outMm: 5.4,
         tiltStartDeg: 18,
         tiltEndDeg: 25,
@@ -38,11 +38,11 @@ export const zinnia = onNail(50, {
         flow: 1.3,
       },
     }),
-    plain('Row of 9', 'petal', 'petal-8', 9, 2.8, 4, {
+    plain('Row of 6', 'petal', 'petal-8', 6, 2.8, 4, {
       startDeg: 16,
       stroke: {
         kind: 'fan',
-        spanDeg: 30,
+        spanDeg: 44,
         outMm: 5.4,
         tiltStartDeg: 30,
         tiltEndDeg: 37,

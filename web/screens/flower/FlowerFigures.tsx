@@ -1,13 +1,17 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
 import { z } from 'zod'
 import { type Flower, flowerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
-import { formatMinutes } from '#core/units'
+import { counted, formatMinutes } from '#core/units'
+import { useWorkshop } from '../../data/workshop.ts'
 import { Card, Stat, Stats } from '../../parts/Card.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
+import { WeighOne } from './WeighOne.tsx'
 
 /** Shares are typed in percent and stored as 0 to 0.9. */
 const percentSchema = z.number().min(0, 'At least 0 %.').max(90, 'At most 90 %.')
@@ -24,22 +28,38 @@ export function FlowerFigures(props: {
   const weight = useWeight()
   const icing = workshop.icings[0]!
   const { diameterMm, heightMm, volumeMm3, seconds } = picture.measure
-  const sure = flower.calibration === 1 ? 'not weighed yet: give or take 30 %' : 'as weighed'
+  const learnt = useWorkshop().calibrations?.[flower.id]
+  const [weighing, setWeighing] = useState(false)
+  const sure = learnt
+    ? `weighed ${counted(learnt.weighings, 'time')}: give or take ${Math.round(100 * learnt.band)} %`
+    : 'not weighed yet: give or take 30 %'
+  // a change of factor shows at once, before the draft has been told
+  const factor = learnt ? learnt.factor / flower.calibration : 1
   return (
-    <Card title="One flower" aside={`${icing.name.toLowerCase()}, ${sure}`}>
+    <Card
+      title="One flower"
+      aside={`${icing.name.toLowerCase()}, ${sure}`}
+      actions={
+        <Button size="compact-sm" onClick={() => setWeighing(true)}>
+          Weigh some
+        </Button>
+      }
+    >
+      <WeighOne flower={flower} workshop={workshop} opened={weighing} close={() => setWeighing(false)} />
       <Stats>
         <Stat name="across">{diameterMm.toFixed(0)} mm</Stat>
         <Stat name="high">{heightMm.toFixed(0)} mm</Stat>
-        <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density)}</Stat>
+        <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density * factor)}</Stat>
         <Stat name="hands-on">{seconds < 90 ? `${Math.round(seconds)} s` : formatMinutes(seconds / 60)}</Stat>
       </Stats>
       {draft.editable && (
         <div className={css.own}>
           <NumberField
             label="Weighed over computed"
-            value={flower.calibration}
+            value={learnt ? Math.round(learnt.factor * 100) / 100 : flower.calibration}
             schema={shape.calibration.unwrap()}
             step={0.05}
+            disabled={learnt !== undefined}
             onChange={(calibration) => draft.edit('calibration', (f) => ({ ...f, calibration }))}
           />
           <NumberField
