@@ -1,12 +1,14 @@
-import { ActionIcon, Button, Group, SegmentedControl, TextInput } from '@mantine/core'
+import { ActionIcon, Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { IconMinus, IconPlus } from '@tabler/icons-react'
 import { useState } from 'react'
+import { tipSheetPages } from '#core/guides/tipSheet'
 import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
 import { familyOf, openingArea, type TipFamilyName, tipFamilies } from '#core/tips/index'
 import { countTip, removeTip } from '../../data/workshop.ts'
 import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
 import { attempt } from '../../parts/notify.tsx'
+import { printPages, savePages } from '../../parts/printPages.ts'
 import { TextField } from '../../parts/TextField.tsx'
 import { AddTip } from './AddTip.tsx'
 import css from './Drawer.module.css'
@@ -53,9 +55,20 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
           ]}
         />
         <span className="quiet">Openings are drawn {SCALE} × life size; the arrow marks the wide end.</span>
-        <Button ml="auto" onClick={() => setAdding(true)}>
-          Add a tip of our own
-        </Button>
+        <Menu position="bottom-end">
+          <Menu.Target>
+            <Button ml="auto">True-size sheet</Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item onClick={() => printPages(tipSheetPages(workshop.tips), 'Openings at true size')}>
+              Print it, to lay your tips on
+            </Menu.Item>
+            <Menu.Item onClick={() => savePages(tipSheetPages(workshop.tips), 'openings')}>
+              Save as SVG
+            </Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+        <Button onClick={() => setAdding(true)}>Add a tip of our own</Button>
       </Group>
       {families.length === 0 && <p className="quiet">No tip fits. Try a size in millimetres, or a stamp.</p>}
       {families.map(({ name, tips }) => (

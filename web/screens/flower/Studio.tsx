@@ -4,16 +4,19 @@ import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { roleGrams } from '#core/flowers/measure'
+import { nailGuidePages } from '#core/guides/nailGuide'
 import { nameSchema } from '#core/model/common'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
+import { printPages, savePages } from '../../parts/printPages.ts'
 import { Failed } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
+import type { Picture } from '../../workers/planner.worker.ts'
 import { FlowerFigures } from './FlowerFigures.tsx'
 import { LayerList } from './LayerList.tsx'
 import { LayerStrip } from './LayerStrip.tsx'
@@ -43,6 +46,8 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
     ['mod+shift+Z', () => draft.redo?.()],
     ['mod+Y', () => draft.redo?.()],
   ])
+
+  const guides = (of: Picture) => nailGuidePages(flower, of.layers, of.measure.diameterMm)
 
   async function copy() {
     const made = await attempt(() => copyFlower(flower.id))
@@ -79,6 +84,19 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
                 </Tooltip>
               </>
             )}
+            <Menu position="bottom-end">
+              <Menu.Target>
+                <Button>Nail guide</Button>
+              </Menu.Target>
+              <Menu.Dropdown>
+                <Menu.Item onClick={() => picture && printPages(guides(picture), 'Nail guides')}>
+                  Print a page of them
+                </Menu.Item>
+                <Menu.Item onClick={() => picture && savePages(guides(picture), `guides-${flower.id}`)}>
+                  Save as SVG
+                </Menu.Item>
+              </Menu.Dropdown>
+            </Menu>
             <Menu position="bottom-end">
               <Menu.Target>
                 <Button>Save as…</Button>

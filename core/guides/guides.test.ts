@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { catalogueFlowers } from '../catalogue/flowers/index.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import { fitFlower } from '../flowers/resolve.ts'
+import { nailGuide, nailGuidePages } from './nailGuide.ts'
+import { layPages } from './page.ts'
+import { tipSheetPages } from './tipSheet.ts'
+
+const fitted = (id: string) => {
+  const flower = catalogueFlowers.find((f) => f.id === id)!
+  const { layers, measure } = fitFlower(flower, { sizeMm: null, tips: {} }, starterWorkshop.tips)
+  return [flower, layers, measure.diameterMm] as const
+}
+
+describe('nail guides', () => {
+  it('divide as the flower does, with a ring for each row', () => {
+    expect(nailGuide(...fitted('hellebore'))).toMatchObject({ nailMm: 50, folds: 5, ringsMm: [3.5, 6] })
+    expect(nailGuide(...fitted('rose'))).toMatchObject({ folds: 3, ringsMm: [4, 5.5, 7, 8.5] })
+  })
+  it('take a nail that holds the flower where it names none', () => {
+    expect(nailGuide(...fitted('peony')).nailMm).toBeGreaterThanOrEqual(fitted('peony')[2])
+  })
+  it.each(catalogueFlowers.filter((f) => f.form === 'flower').map((f) => [f.name, f.id] as const))(
+    'of %s fit on a page, at true size',
+    (_, id) => {
+      const [page] = nailGuidePages(...fitted(id))
+      const { nailMm } = nailGuide(...fitted(id))
+      expect(page).toContain('width="210mm" height="297mm" viewBox="0 0 210 297"')
+      expect(page).toContain(`<circle r="${nailMm / 2}" stroke-width="0.4"/>`)
+    },
+  )
+})
+
+describe('pages', () => {
+  it('hold every tip once', () => {
+    const pages = tipSheetPages(starterWorkshop.tips).join('')
+    const metal = starterWorkshop.tips.filter((t) => t.base !== 'none')
+    expect(pages.match(/<g transform/g)).toHaveLength(metal.length)
+  })
+  it('lay nothing over the edge', () => {
+    const pages = layPages(Array(40).fill({ widthMm: 60, heightMm: 60, svg: '' }), 'Test')
+    const spots = pages
+      .flatMap((p) => [...p.matchAll(/translate\(([\d.]+) ([\d.]+)\)/g)])
+      .map((m) => [Number(m[1]), Number(m[2])])
+    expect(spots).toHaveLength(40)
+    for (const [x, y] of spots) {
+      expect(x! + 30).toBeLessThanOrEqual(200)
+      expect(y! + 30).toBeLessThanOrEqual(287)
+    }
+  })
+  it('refuse what cannot fit', () => {
+    expect(() => layPages([{ widthMm: 250, heightMm: 20, svg: '' }], 'Too wide')).toThrow(/does not fit/)
+  })
+})

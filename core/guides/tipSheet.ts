@@ -1,0 +1,31 @@
+import type { OwnedTip } from '../model/tip.ts'
+import { describeOpening, openingOutlines } from '../tips/index.ts'
+import { escapeText, layPages, mm, type Stamp } from './page.ts'
+
+/** One opening at true size with its name: a person lays a tip on it to see whether it is this one. */
+function tipStamp(tip: OwnedTip): Stamp {
+  const outlines = openingOutlines(tip.opening)
+  const points = outlines.flat()
+  const [left, right] = [Math.min(...points.map((p) => p[0])), Math.max(...points.map((p) => p[0]))]
+  const [low, high] = [Math.min(...points.map((p) => p[1])), Math.max(...points.map((p) => p[1]))]
+  const d = outlines
+    .map(
+      (o) =>
+        `M${o.map(([x, y]) => `${mm(x - (left + right) / 2)} ${mm(-(y - (low + high) / 2))}`).join('L')}Z`,
+    )
+    .join('')
+  const stamp = tip.stamp ? `stamped ${tip.stamp}` : ''
+  return {
+    widthMm: 43,
+    heightMm: Math.max(16, high - low + 14),
+    svg:
+      `<path d="${d}" transform="translate(0 -4)" fill="#000"/>` +
+      `<text y="${mm((high - low) / 2 + 1.5)}" text-anchor="middle" font-size="2.400">${escapeText(describeOpening(tip.opening))}</text>` +
+      `<text y="${mm((high - low) / 2 + 4.5)}" text-anchor="middle" font-size="2.400" fill="#555">${escapeText(stamp)}</text>`,
+  }
+}
+
+/** A4 pages of every opening at true size, family by family. */
+export function tipSheetPages(tips: readonly OwnedTip[]): string[] {
+  return layPages(tips.filter((t) => t.base !== 'none').map(tipStamp), 'Openings at true size')
+}
