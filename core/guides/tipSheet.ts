@@ -1,5 +1,5 @@
 import type { OwnedTip } from '../model/tip.ts'
-import { describeOpening, openingOutlines } from '../tips/index.ts'
+import { familyOf, openingOutlines } from '../tips/index.ts'
 import { escapeText, layPages, mm, type Stamp } from './page.ts'
 
 /** One opening at true size with its name: a person lays a tip on it to see whether it is this one. */
@@ -14,14 +14,20 @@ function tipStamp(tip: OwnedTip): Stamp {
         `M${o.map(([x, y]) => `${mm(x - (left + right) / 2)} ${mm(-(y - (low + high) / 2))}`).join('L')}Z`,
     )
     .join('')
-  const stamp = tip.stamp ? `stamped ${tip.stamp}` : ''
+  const family = familyOf(tip.opening)
+  const words = [family.label, family.describe(tip.opening), tip.stamp ? `stamped ${tip.stamp}` : '']
+  const below = (high - low) / 2 + 1.5
   return {
     widthMm: 43,
-    heightMm: Math.max(16, high - low + 14),
+    heightMm: Math.max(18, high - low + 17),
     svg:
       `<path d="${d}" transform="translate(0 -4)" fill="#000"/>` +
-      `<text y="${mm((high - low) / 2 + 1.5)}" text-anchor="middle" font-size="2.400">${escapeText(describeOpening(tip.opening))}</text>` +
-      `<text y="${mm((high - low) / 2 + 4.5)}" text-anchor="middle" font-size="2.400" fill="#555">${escapeText(stamp)}</text>`,
+      words
+        .map(
+          (line, i) =>
+            `<text y="${mm(below + 3 * i)}" text-anchor="middle" font-size="2.400">${escapeText(line)}</text>`,
+        )
+        .join(''),
   }
 }
 

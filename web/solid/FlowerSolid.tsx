@@ -24,7 +24,10 @@ export function FlowerSolid(props: {
   onPick: (stroke: StrokeRange | null) => void
   onScene: (scene: FlowerScene | null) => void
 }) {
-  const { solid, layers, colours, shown, ring, onPick, onScene } = props
+  const { solid, layers, colours, shown, ring, onPick } = props
+  // one scene for as long as the canvas lives, whoever listens
+  const onScene = useRef(props.onScene)
+  onScene.current = props.onScene
   const canvas = useRef<HTMLCanvasElement>(null)
   const scene = useRef<FlowerScene>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
@@ -38,16 +41,16 @@ export function FlowerSolid(props: {
       setTrouble('This browser has no WebGL, which the solid needs. The figures are right all the same.')
       return
     }
-    onScene(scene.current)
+    onScene.current(scene.current)
     const fit = new ResizeObserver(() => scene.current?.resize(element.clientWidth, element.clientHeight))
     fit.observe(element)
     return () => {
       fit.disconnect()
       scene.current?.dispose()
       scene.current = null
-      onScene(null)
+      onScene.current(null)
     }
-  }, [onScene])
+  }, [])
 
   useEffect(() => scene.current?.show(solid), [solid])
   useEffect(() => scene.current?.colour(paletteTexels(layers, colours), layers.length), [layers, colours])

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl, Switch } from '@mantine/core'
-import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import type { StrokeRange } from '#core/mesh/mesh'
 import type { Flower } from '#core/model/flower'
 import { strokeDefinition } from '#core/strokes/index'
@@ -37,13 +37,10 @@ export function SolidStage(props: {
   const solid = useSolid(picture?.layers, seed)
   const layers = useMemo(() => picture?.layers.map((l) => l.layer) ?? [], [picture])
   const scene = useRef<FlowerScene>(null)
-  const takeScene = useCallback(
-    (next: FlowerScene | null) => {
-      scene.current = next
-      onScene(next)
-    },
-    [onScene],
-  )
+  const takeScene = (next: FlowerScene | null) => {
+    scene.current = next
+    onScene(next)
+  }
   const shown = useMemo(() => {
     const at = layers.findIndex((l) => l.id === layerId)
     if (!solid || at < 0) return null
