@@ -1,21 +1,16 @@
 import {
-  BufferAttribute,
   BufferGeometry,
   Color,
   DataTexture,
-  DoubleSide,
-  FloatType,
   GridHelper,
   LinearFilter,
   Mesh,
   MeshBasicMaterial,
-  NearestFilter,
   PerspectiveCamera,
   PlaneGeometry,
   Raycaster,
   RGBAFormat,
   Scene,
-  ShaderMaterial,
   Vector2,
   Vector3,
   WebGLRenderer,
@@ -23,7 +18,7 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { StrokeRange } from '#core/mesh/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
-import { fragmentShader, vertexShader } from './shader.ts'
+import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 
 /** What a scene shows and does; drawn only when something has changed. */
 export interface FlowerScene {
@@ -41,8 +36,6 @@ export interface FlowerScene {
   dispose(): void
 }
 
-const KEY_LIGHT = new Vector3(-0.42, -0.38, 0.82).normalize()
-
 /** A scene with one flower on the table, turned by the pointer. @throws Error when there is no WebGL. */
 export function createScene(canvas: HTMLCanvasElement, antialias: boolean): FlowerScene {
   const renderer = new WebGLRenderer({ canvas, antialias, alpha: true, preserveDrawingBuffer: true })
@@ -53,7 +46,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
   const controls = new OrbitControls(camera, canvas)
   controls.enablePan = false
   controls.maxPolarAngle = Math.PI * 0.495
-  const material = flowerMaterial()
+  const material = flowerMaterial(1)
   const flower = new Mesh(new BufferGeometry(), material)
   const shadow = new Mesh(
     new PlaneGeometry(1, 1),
@@ -91,18 +84,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
 
   return {
     show({ mesh, bake }) {
-      const geometry = new BufferGeometry()
-      const put = (name: string, data: Float32Array, size: number) =>
-        geometry.setAttribute(name, new BufferAttribute(data, size))
-      put('position', mesh.positions, 3)
-      put('normal', mesh.normals, 3)
-      put('bent', bake.bent, 3)
-      put('place', mesh.places, 1)
-      put('along', mesh.alongs, 1)
-      put('thick', mesh.thicks, 1)
-      put('layer', mesh.layers, 1)
-      put('openness', bake.openness, 1)
-      geometry.setIndex(new BufferAttribute(mesh.indices, 1))
+      const geometry = flowerGeometry({ mesh, bake })
       geometry.computeBoundingSphere()
       geometry.computeBoundingBox()
       flower.geometry.dispose()
@@ -117,13 +99,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       draw()
     },
     colour(texels, layers) {
-      const texture = new DataTexture(texels, layers, 2, RGBAFormat, FloatType)
-      texture.minFilter = NearestFilter
-      texture.magFilter = NearestFilter
-      texture.needsUpdate = true
-      material.uniforms.palette!.value?.dispose()
-      material.uniforms.palette!.value = texture
-      material.uniforms.layers!.value = layers
+      setPalette(material, texels, layers)
       draw()
     },
     range(start, count) {
@@ -176,21 +152,6 @@ function middleOf(geometry: BufferGeometry): Vector3 {
   box.getCenter(middle)
   middle.z = box.max.z * 0.42
   return middle
-}
-
-function flowerMaterial(): ShaderMaterial {
-  return new ShaderMaterial({
-    vertexShader,
-    fragmentShader,
-    side: DoubleSide,
-    uniforms: {
-      palette: { value: null },
-      layers: { value: 1 },
-      keyLight: { value: KEY_LIGHT },
-      lines: { value: 1 },
-      lit: { value: 1 },
-    },
-  })
 }
 
 /** The baked openness of the ground as a soft dark patch under the flower. */

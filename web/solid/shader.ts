@@ -35,7 +35,6 @@ uniform sampler2D palette;
 uniform float layers;
 uniform vec3 keyLight;
 uniform float lines;
-uniform float lit;
 varying vec3 vNormal;
 varying vec3 vBent;
 varying vec2 vStroke;
@@ -94,7 +93,6 @@ void main() {
   vec3 eye = normalize(cameraPosition - vPosition);
   float gloss = pow(max(0.0, dot(geometric, normalize(keyLight + eye))), 26.0);
   colour += 0.045 * gloss * open;
-  colour = mix(vec3(dot(colour, vec3(0.3))) * 0.5 + 0.35, colour, lit);
   colour = mix(colour * 12.92, 1.055 * pow(max(colour, 0.0), vec3(1.0 / 2.4)) - 0.055, step(0.0031308, colour));
   gl_FragColor = vec4(colour, 1.0);
 }

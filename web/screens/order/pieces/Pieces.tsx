@@ -9,6 +9,7 @@ import { newId } from '../../../parts/newId.ts'
 import { Empty } from '../../../parts/states.tsx'
 import { PieceCard } from './PieceCard.tsx'
 import css from './Pieces.module.css'
+import { Tray } from './Tray.tsx'
 
 /** The pieces of the order, each with the flowers that go on it. */
 export function Pieces() {
@@ -62,6 +63,7 @@ export function Pieces() {
         <PieceCard key={piece.id} piece={piece} index={i} />
       ))}
       <div>{adder}</div>
+      <Tray />
       {notes.length > 0 && (
         <Card title="Good to know">
           <AdviceList advice={notes} take={take} />
