@@ -42,8 +42,17 @@ for (const [name, path] of Object.entries(views)) {
   if (names.length > 0 && !names.includes(name)) continue
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}${path}`)
   await page.waitForLoadState('networkidle')
-  await page.waitForTimeout(700)
-  await page.screenshot({ path: join(folder, `${name}.png`) })
+  await page.waitForTimeout(name === 'flower' ? 4000 : 700)
+  await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
+}
+if (names.length === 0 || names.includes('tray')) {
+  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/pieces`)
+  const tray = page.getByRole('heading', { name: 'The tray' })
+  await tray.scrollIntoViewIfNeeded()
+  await page.getByRole('img', { name: 'small pieces on a tray' }).waitFor()
+  await page.waitForTimeout(6000)
+  await page.screenshot({ path: join(folder, 'tray.png'), timeout: 90_000 })
+  console.log('tray')
 }
 await browser.close()
