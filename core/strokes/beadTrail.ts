@@ -1,6 +1,7 @@
 import { z } from 'zod'
+import { bentLine } from './frames.ts'
 import { flow } from './params.ts'
-import { radians, type StrokeDefinition } from './stroke.ts'
+import type { StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('beadTrail'),
@@ -22,13 +23,7 @@ export const beadTrail: StrokeDefinition<typeof schema> = {
     primitive: 'tube',
     flow: p.flow,
     path(t, out) {
-      const bend = radians(p.turnDeg)
-      const x = at.ringMm + (bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t))
-      const y = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
-      const c = Math.cos(at.azimuth)
-      const s = Math.sin(at.azimuth)
-      out.x = c * x - s * y
-      out.y = s * x + c * y
+      ;[out.x, out.y] = bentLine(at, p.lengthMm, p.turnDeg, t)
       const bead = 0.4 + 0.6 * Math.abs(Math.sin(Math.PI * p.beads * t)) ** 0.7
       out.scale = p.swell * bead * (1 - p.taper * t)
       out.z = at.heightMm + opening.sizeMm * 0.45

@@ -1,6 +1,7 @@
 import { z } from 'zod'
+import { bentLine } from './frames.ts'
 import { flow } from './params.ts'
-import { bump, radians, type StrokeDefinition } from './stroke.ts'
+import { bump, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('comma'),
@@ -20,13 +21,7 @@ export const comma: StrokeDefinition<typeof schema> = {
     primitive: 'tube',
     flow: p.flow,
     path(t, out) {
-      const bend = radians(p.turnDeg)
-      const x = at.ringMm + (bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t))
-      const y = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
-      const c = Math.cos(at.azimuth)
-      const s = Math.sin(at.azimuth)
-      out.x = c * x - s * y
-      out.y = s * x + c * y
+      ;[out.x, out.y] = bentLine(at, p.lengthMm, p.turnDeg, t)
       out.scale = p.swell * (0.35 + 0.65 * bump(Math.min(1, t / 0.5), 0.6)) * (1 - t) ** 0.5
       out.z = at.heightMm + opening.sizeMm * 0.45 * Math.max(0.2, out.scale)
       out.twist = 0

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { lie } from './frames.ts'
 import { flow } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -26,12 +27,7 @@ export const disc: StrokeDefinition<typeof schema> = {
       out.px = c * at.ringMm
       out.py = s * at.ringMm
       out.pz = at.heightMm
-      out.sx = Math.cos(lift) * c
-      out.sy = Math.cos(lift) * s
-      out.sz = Math.sin(lift)
-      out.bx = -Math.sin(lift) * c
-      out.by = -Math.sin(lift) * s
-      out.bz = Math.cos(lift)
+      lie(out, lift, c, s)
       out.scale = 1
       out.curl = 0
       out.lip = 0

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { lie } from './frames.ts'
 import { curlDeg, flow, lipDeg, ripple, spanDeg, tiltDeg } from './params.ts'
 import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
 
@@ -38,12 +39,7 @@ export const fan: StrokeDefinition<typeof schema> = {
       out.px = axisX * reach - axisY * side
       out.py = axisY * reach + axisX * side
       out.pz = at.heightMm
-      out.sx = Math.cos(tilt) * Math.cos(theta)
-      out.sy = Math.cos(tilt) * Math.sin(theta)
-      out.sz = Math.sin(tilt)
-      out.bx = -Math.sin(tilt) * Math.cos(theta)
-      out.by = -Math.sin(tilt) * Math.sin(theta)
-      out.bz = Math.cos(tilt)
+      lie(out, tilt, Math.cos(theta), Math.sin(theta))
       out.scale = lerp(p.endScale, 1, bump(t, 0.6))
       out.curl = radians(p.curlDeg)
       out.lip = radians(p.lipDeg)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { stand } from './frames.ts'
 import { flow, lipDeg, tiltDeg } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -31,12 +32,7 @@ export const funnel: StrokeDefinition<typeof schema> = {
       out.px = c * at.ringMm
       out.py = s * at.ringMm
       out.pz = at.heightMm
-      out.sx = Math.sin(tilt) * c
-      out.sy = Math.sin(tilt) * s
-      out.sz = Math.cos(tilt)
-      out.bx = Math.cos(tilt) * c
-      out.by = Math.cos(tilt) * s
-      out.bz = -Math.sin(tilt)
+      stand(out, tilt, c, s)
       out.scale = 1 - p.lobeDepth * (1 - lobe)
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)
       out.lip = radians(p.lipDeg) * lobe

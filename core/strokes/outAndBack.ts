@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { stand } from './frames.ts'
 import { flow, lipDeg, tiltDeg } from './params.ts'
 import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
 
@@ -31,12 +32,7 @@ export const outAndBack: StrokeDefinition<typeof schema> = {
       out.px = c * reach - s * side
       out.py = s * reach + c * side
       out.pz = at.heightMm
-      out.sx = Math.sin(tilt) * c
-      out.sy = Math.sin(tilt) * s
-      out.sz = Math.cos(tilt)
-      out.bx = Math.cos(tilt) * c
-      out.by = Math.cos(tilt) * s
-      out.bz = -Math.sin(tilt)
+      stand(out, tilt, c, s)
       out.scale = lerp(p.endScale, 1, bump(t, 0.5))
       out.curl = 0
       out.lip = radians(p.lipDeg) * push

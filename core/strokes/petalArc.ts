@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { stand } from './frames.ts'
 import { curlDeg, flow, lipDeg, ripple, spanDeg, tiltDeg } from './params.ts'
 import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
 
@@ -40,12 +41,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
       out.py = sin * r
       // the wide end runs down the flower, never through the table it stands on
       out.pz = Math.max(Math.min(0.2, at.heightMm), at.heightMm + p.archMm * rise - p.dropMm * (1 - rise))
-      out.sx = Math.sin(tilt) * cos
-      out.sy = Math.sin(tilt) * sin
-      out.sz = Math.cos(tilt)
-      out.bx = Math.cos(tilt) * cos
-      out.by = Math.cos(tilt) * sin
-      out.bz = -Math.sin(tilt)
+      stand(out, tilt, cos, sin)
       out.scale = lerp(p.endScale, 1, bump(t, 0.5))
       out.curl = radians(p.curlDeg)
       out.lip = radians(p.lipDeg) * rise ** 0.7

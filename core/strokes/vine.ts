@@ -1,6 +1,7 @@
 import { z } from 'zod'
+import { bentLine } from './frames.ts'
 import { flow } from './params.ts'
-import { radians, type StrokeDefinition } from './stroke.ts'
+import type { StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('vine'),
@@ -22,18 +23,8 @@ export const vine: StrokeDefinition<typeof schema> = {
     primitive: 'tube',
     flow: p.flow,
     path(t, out) {
-      const bend = radians(p.turnDeg)
-      // a circular arc of the line's own length, in the direction of the azimuth
-      const along = bend === 0 ? p.lengthMm * t : (p.lengthMm / bend) * Math.sin(bend * t)
-      const aside = bend === 0 ? 0 : (p.lengthMm / bend) * (1 - Math.cos(bend * t))
       const swing = p.waveMm * Math.sin(2 * Math.PI * p.waves * t)
-      const heading = bend * t
-      const x = at.ringMm + along - Math.sin(heading) * swing
-      const y = aside + Math.cos(heading) * swing
-      const cos = Math.cos(at.azimuth)
-      const sin = Math.sin(at.azimuth)
-      out.x = cos * x - sin * y
-      out.y = sin * x + cos * y
+      ;[out.x, out.y] = bentLine(at, p.lengthMm, p.turnDeg, t, swing)
       out.z = at.heightMm + opening.sizeMm / 2
       out.scale = 1 - p.taper * t
       out.twist = 0

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { stand } from './frames.ts'
 import { flow, lipDeg, ripple, tiltDeg } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -29,12 +30,7 @@ export const wall: StrokeDefinition<typeof schema> = {
       out.px = cos * at.ringMm
       out.py = sin * at.ringMm
       out.pz = at.heightMm
-      out.sx = Math.sin(tilt) * cos
-      out.sy = Math.sin(tilt) * sin
-      out.sz = Math.cos(tilt)
-      out.bx = Math.cos(tilt) * cos
-      out.by = Math.cos(tilt) * sin
-      out.bz = -Math.sin(tilt)
+      stand(out, tilt, cos, sin)
       out.scale = 1
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)
       out.lip = radians(p.lipDeg)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { stand } from './frames.ts'
 import { flow, lipDeg, tiltDeg } from './params.ts'
 import { lerp, radians, type StrokeDefinition } from './stroke.ts'
 
@@ -31,12 +32,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
       out.px = cos * r
       out.py = sin * r
       out.pz = at.heightMm - p.fallMm * Math.max(0, (t - 0.82) / 0.18)
-      out.sx = Math.sin(tilt) * cos
-      out.sy = Math.sin(tilt) * sin
-      out.sz = Math.cos(tilt)
-      out.bx = Math.cos(tilt) * cos
-      out.by = Math.cos(tilt) * sin
-      out.bz = -Math.sin(tilt)
+      stand(out, tilt, cos, sin)
       out.scale = 1
       out.curl = 0
       out.lip = radians(p.lipDeg)
