@@ -27,7 +27,9 @@ function strokeShapes(resolved: ResolvedLayer, azimuth: number): ViewShape[] {
   return trace.primitive === 'sheet' ? sheetShapes(resolved, trace) : tubeShapes(resolved, trace)
 }
 
-const T_STEPS = 16
+/** Cells along a petal; a stroke that winds right round wants more. */
+const PETAL_STEPS = 16
+const TURN_STEPS = 44
 const U_STEPS = 6
 
 function sheetShapes(
@@ -36,7 +38,8 @@ function sheetShapes(
 ): ViewShape[] {
   const slot = openingSlot(tip.opening)
   if (!slot) return []
-  const { points } = sweepSheet(trace.path, slot, T_STEPS, U_STEPS)
+  const tSteps = 'turns' in layer.stroke ? TURN_STEPS : PETAL_STEPS
+  const { points } = sweepSheet(trace.path, slot, tSteps, U_STEPS)
   const at = (t: number, u: number) => {
     const o = (t * (U_STEPS + 1) + u) * 3
     return [points[o]!, points[o + 1]!] as const
@@ -46,14 +49,14 @@ function sheetShapes(
   const heightMm = lying ? layer.heightMm : meanHeight(points)
   const strip = (from: number, to: number): number[] => {
     const edge: number[] = []
-    for (let t = 0; t <= T_STEPS; t++) edge.push(...at(t, to))
-    for (let u = to - 1; u >= from; u--) edge.push(...at(T_STEPS, u))
-    for (let t = T_STEPS - 1; t >= 0; t--) edge.push(...at(t, from))
+    for (let t = 0; t <= tSteps; t++) edge.push(...at(t, to))
+    for (let u = to - 1; u >= from; u--) edge.push(...at(tSteps, u))
+    for (let t = tSteps - 1; t >= 0; t--) edge.push(...at(t, from))
     for (let u = from + 1; u < to; u++) edge.push(...at(0, u))
     return edge
   }
   const ridge: number[] = []
-  for (let t = 1; t < T_STEPS; t++) ridge.push(...at(t, U_STEPS - 2))
+  for (let t = 1; t < tSteps; t++) ridge.push(...at(t, U_STEPS - 2))
   const area = (role: string, from: number, to: number): ViewShape => ({
     kind: 'area',
     layerId: layer.id,
