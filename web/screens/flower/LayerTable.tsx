@@ -12,13 +12,15 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
   const { flower, picture, workshop, density } = props
   const weight = useWeight()
   const mirrored = workshop.settings.hand === 'left'
-  const rows = flower.layers.map((layer, i) => {
-    const measure = picture.measure.layers[i]!
+  const rows = flower.layers.flatMap((layer) => {
+    const measure = picture.measure.layers.find((m) => m.layerId === layer.id)
+    // a layer just added is measured a moment later
+    if (!measure) return []
     const definition = strokeDefinition(layer.stroke.kind)
     const tip = workshop.tips.find((t) => t.id === layer.tipId)
     const { hold, clock, pressure, stop } = definition.words
     const at = clock === null ? '' : ` Back of the bag at ${mirrored ? 12 - (clock % 12) : clock} o’clock.`
-    return {
+    const row = {
       id: layer.id,
       name: layer.name,
       stroke: definition.label,
@@ -32,6 +34,7 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
       grams: (measure.volumeMm3 / 1000) * density,
       words: `${hold}${at} ${pressure} ${stop}`,
     }
+    return [row]
   })
   function roleName(id: string): string {
     return flower.roles.find((r) => r.id === id)?.name ?? id
