@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Fault, orderFaults } from '../model/faults.ts'
+import { type Fault, flowerFaults, orderFaults } from '../model/faults.ts'
 import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'
 import { type Order, orderSchema } from '../model/order.ts'
@@ -37,9 +37,14 @@ export function issueFaults(error: z.ZodError): Fault[] {
 export function readOrderFile(data: unknown, workshop: Workshop): Read<OrderFile> {
   const parsed = orderFileSchema.safeParse(data)
   if (!parsed.success) return { ok: false, faults: issueFaults(parsed.error) }
-  const faults = orderFaults(parsed.data.order, withFile(workshop, parsed.data))
-  if (faults.length > 0)
-    return { ok: false, faults: faults.map((f) => ({ ...f, path: ['order', ...f.path] })) }
+  const all = withFile(workshop, parsed.data)
+  const faults = [
+    ...parsed.data.flowers.flatMap((flower, i) =>
+      flowerFaults(flower, all.tips).map((f) => ({ ...f, path: ['flowers', i, ...f.path] })),
+    ),
+    ...orderFaults(parsed.data.order, all).map((f) => ({ ...f, path: ['order', ...f.path] })),
+  ]
+  if (faults.length > 0) return { ok: false, faults }
   return { ok: true, value: parsed.data }
 }
 

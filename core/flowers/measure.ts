@@ -1,4 +1,4 @@
-import { type Flower, type Layer, loadRoles } from '../model/flower.ts'
+import type { Flower, Layer } from '../model/flower.ts'
 import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
@@ -86,10 +86,4 @@ export function roleGrams(flower: Flower, measure: FlowerMeasure, density: numbe
     for (const { role, share } of layer.shares)
       grams.set(role, (grams.get(role) ?? 0) + (layer.volumeMm3 / 1000) * density * share)
   return grams
-}
-
-/** Roles that no layer draws on, which an editor should point out. */
-export function unusedRoles(flower: Flower): string[] {
-  const used = new Set(flower.layers.flatMap((l) => loadRoles(l.load)))
-  return flower.roles.filter((r) => !used.has(r.id)).map((r) => r.id)
 }

@@ -1,10 +1,32 @@
+import { strokeDefinition } from '../strokes/index.ts'
+import { shortOpening } from '../tips/index.ts'
+import type { Flower, Layer } from './flower.ts'
 import type { Order } from './order.ts'
+import type { OwnedTip } from './tip.ts'
 import type { Workshop } from './workshop.ts'
 
 /** Something wrong in a document: where, and what to do about it. */
 export interface Fault {
   path: (string | number)[]
   message: string
+}
+
+/** Why a layer cannot be piped with a tip, in words; null when it can. */
+function tipTrouble(layer: Layer, tipId: string, tips: ReadonlyMap<string, OwnedTip>): string | null {
+  const tip = tips.get(tipId)
+  if (!tip) return `There is no tip "${tipId}" in the drawer or the catalogue. Choose another.`
+  const { label, families } = strokeDefinition(layer.stroke.kind)
+  if (families.includes(tip.opening.family)) return null
+  return `A ${label} cannot be piped with ${shortOpening(tip.opening)}. Choose a tip with another opening.`
+}
+
+/** What a schema cannot see in a flower: tips that are not there, or cannot do a layer's stroke. */
+export function flowerFaults(flower: Flower, tips: readonly OwnedTip[]): Fault[] {
+  const known = new Map(tips.map((t) => [t.id, t]))
+  return flower.layers.flatMap((layer, i) => {
+    const message = tipTrouble(layer, layer.tipId, known)
+    return message ? [{ path: ['layers', i, 'tipId'], message }] : []
+  })
 }
 
 /**
@@ -15,7 +37,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   const faults: Fault[] = []
   const flowers = new Map(workshop.flowers.map((f) => [f.id, f]))
   const icings = new Set(workshop.icings.map((i) => i.id))
-  const tips = new Set(workshop.tips.map((t) => t.id))
+  const tips = new Map(workshop.tips.map((t) => [t.id, t]))
   const colours = new Set(order.colours.map((c) => c.id))
   const say = (path: Fault['path'], message: string) => faults.push({ path, message })
 
@@ -55,12 +77,14 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
       for (const [role, colour] of Object.entries(placed.colours))
         wantColour([...at, 'colours', role], colour)
-      for (const [layer, tip] of Object.entries(placed.tips))
-        if (!tips.has(tip))
-          say(
-            [...at, 'tips', layer],
-            `There is no tip "${tip}" in the drawer or the catalogue. Choose another.`,
-          )
+      for (const fault of flowerFaults(flower, workshop.tips))
+        say([...at, 'flowerId'], `${flower.name} cannot be piped as it is. ${fault.message}`)
+      // a layer that the flower no longer has does no harm
+      for (const layer of flower.layers) {
+        const chosen = placed.tips[layer.id]
+        const trouble = chosen === undefined ? null : tipTrouble(layer, chosen, tips)
+        if (trouble) say([...at, 'tips', layer.id], trouble)
+      }
     })
   })
   return faults

@@ -85,6 +85,15 @@ export const flowerSchema = z
           })
       }
     })
+    for (const list of ['roles', 'layers'] as const)
+      flower[list].forEach(({ id }, i) => {
+        if (flower[list].findIndex((other) => other.id === id) < i)
+          ctx.addIssue({
+            code: 'custom',
+            path: [list, i, 'id'],
+            message: `The id "${id}" is used twice. Give one another id.`,
+          })
+      })
     if (flower.form === 'border' && flower.pitchMm === null)
       ctx.addIssue({
         code: 'custom',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lie } from './frames.ts'
+import { lie, onRing } from './frames.ts'
 import { flow } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -22,11 +22,7 @@ export const disc: StrokeDefinition<typeof schema> = {
     path(t, out) {
       const theta = at.azimuth + 2 * Math.PI * p.turns * t
       const lift = radians(p.liftDeg)
-      const c = Math.cos(theta)
-      const s = Math.sin(theta)
-      out.px = c * at.ringMm
-      out.py = s * at.ringMm
-      out.pz = at.heightMm
+      const [c, s] = onRing(out, at.ringMm, at.heightMm, theta)
       lie(out, lift, c, s)
       out.scale = 1
       out.curl = 0

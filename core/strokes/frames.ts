@@ -1,6 +1,21 @@
 import type { SheetFrame } from '../geometry/sheet.ts'
 import { type Placement, radians } from './stroke.ts'
 
+/** Puts the wide end on a ring, at an azimuth; returns that azimuth's cosine and sine. */
+export function onRing(
+  out: SheetFrame,
+  ringMm: number,
+  heightMm: number,
+  azimuth: number,
+): [cos: number, sin: number] {
+  const cos = Math.cos(azimuth)
+  const sin = Math.sin(azimuth)
+  out.px = cos * ringMm
+  out.py = sin * ringMm
+  out.pz = heightMm
+  return [cos, sin]
+}
+
 /**
  * Stands the slot up at an azimuth (given by its cosine and sine), leaning out by `tilt` radians; it bends outwards.
  */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stand } from './frames.ts'
+import { onRing, stand } from './frames.ts'
 import { flow, lipDeg, tiltDeg } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -26,12 +26,8 @@ export const funnel: StrokeDefinition<typeof schema> = {
     path(t, out) {
       const theta = at.azimuth + 2 * Math.PI * p.turns * t
       const tilt = radians(p.tiltFootDeg)
-      const c = Math.cos(theta)
-      const s = Math.sin(theta)
+      const [c, s] = onRing(out, at.ringMm, at.heightMm, theta)
       const lobe = p.lobes === 0 ? 1 : Math.abs(Math.cos((p.lobes * (theta - at.azimuth)) / 2)) ** 0.7
-      out.px = c * at.ringMm
-      out.py = s * at.ringMm
-      out.pz = at.heightMm
       stand(out, tilt, c, s)
       out.scale = 1 - p.lobeDepth * (1 - lobe)
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stand } from './frames.ts'
+import { onRing, stand } from './frames.ts'
 import { flow, lipDeg, ripple, tiltDeg } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -25,11 +25,7 @@ export const wall: StrokeDefinition<typeof schema> = {
     path(t, out) {
       const theta = at.azimuth + 2 * Math.PI * p.turns * t
       const tilt = radians(p.tiltFootDeg)
-      const cos = Math.cos(theta)
-      const sin = Math.sin(theta)
-      out.px = cos * at.ringMm
-      out.py = sin * at.ringMm
-      out.pz = at.heightMm
+      const [cos, sin] = onRing(out, at.ringMm, at.heightMm, theta)
       stand(out, tilt, cos, sin)
       out.scale = 1
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stand } from './frames.ts'
+import { onRing, stand } from './frames.ts'
 import { flow, lipDeg, tiltDeg } from './params.ts'
 import { lerp, radians, type StrokeDefinition } from './stroke.ts'
 
@@ -26,12 +26,8 @@ export const wrap: StrokeDefinition<typeof schema> = {
     path(t, out) {
       const theta = at.azimuth + 2 * Math.PI * p.turns * t
       const tilt = radians(lerp(p.tiltStartDeg, p.tiltEndDeg, t))
-      const cos = Math.cos(theta)
-      const sin = Math.sin(theta)
-      const r = lerp(at.ringMm, p.endRingMm, t)
-      out.px = cos * r
-      out.py = sin * r
-      out.pz = at.heightMm - p.fallMm * Math.max(0, (t - 0.82) / 0.18)
+      const fall = p.fallMm * Math.max(0, (t - 0.82) / 0.18)
+      const [cos, sin] = onRing(out, lerp(at.ringMm, p.endRingMm, t), at.heightMm - fall, theta)
       stand(out, tilt, cos, sin)
       out.scale = 1
       out.curl = 0

@@ -3,6 +3,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { workshopEndpoints as endpoints } from '#contract/workshop'
 import { catalogueTips } from '#core/catalogue/tips'
+import { flowerFaults } from '#core/model/faults'
 import { OrderRow } from '../entities/order.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 import { invalid, notFound, ProblemError } from '../problems.ts'
@@ -78,12 +79,7 @@ export function workshopRoutes(orm: MikroORM): Router {
     if (!row) throw readOnly('flower', body.name)
     sameVersion(row, version)
     const { workshop } = await loadWorkshop(em)
-    const tips = new Set(workshop.tips.map((t) => t.id))
-    const faults = body.layers.flatMap((layer, i) =>
-      tips.has(layer.tipId)
-        ? []
-        : [{ path: ['layers', i, 'tipId'], message: `There is no tip "${layer.tipId}". Choose another.` }],
-    )
+    const faults = flowerFaults(body, workshop.tips)
     if (faults.length > 0) throw invalid(faults)
     row.spec = { ...body, source: 'own' }
     await em.flush()

@@ -14,6 +14,13 @@ import type { FlowerDraft } from './useFlowerDraft.ts'
 
 const shape = layerSchema.shape
 
+/** Where a layer stands, in the ranges a hand would try. */
+const placing = [
+  { key: 'ringMm', words: 'ring', unit: 'mm', min: 0, max: 40, step: 0.1 },
+  { key: 'heightMm', words: 'starts at', unit: 'mm', min: -5, max: 30, step: 0.1 },
+  { key: 'startDeg', words: 'turned by', unit: '°', min: -180, max: 360, step: 1 },
+] as const
+
 /** Everything about one layer, as sliders where a hand would try and see. */
 export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop: Workshop }) {
   const { layer, draft, workshop } = props
@@ -88,33 +95,14 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
           onChange={(border) => change('border', { load: { ...load, border } })}
         />
       )}
-      <Figure
-        words="ring"
-        unit="mm"
-        value={layer.ringMm}
-        min={0}
-        max={40}
-        step={0.1}
-        onChange={(ringMm) => change('ring', { ringMm })}
-      />
-      <Figure
-        words="starts at"
-        unit="mm"
-        value={layer.heightMm}
-        min={-5}
-        max={30}
-        step={0.1}
-        onChange={(heightMm) => change('height', { heightMm })}
-      />
-      <Figure
-        words="turned by"
-        unit="°"
-        value={layer.startDeg}
-        min={-180}
-        max={360}
-        step={1}
-        onChange={(startDeg) => change('turn', { startDeg })}
-      />
+      {placing.map(({ key, ...figure }) => (
+        <Figure
+          key={key}
+          {...figure}
+          value={layer[key]}
+          onChange={(value) => change(key, { [key]: value })}
+        />
+      ))}
       {strokeFields(layer.stroke.kind).map((field) => (
         <Figure
           key={field.key}

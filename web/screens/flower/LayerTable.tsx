@@ -18,7 +18,7 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
     if (!measure) return []
     const definition = strokeDefinition(layer.stroke.kind)
     const tip = workshop.tips.find((t) => t.id === layer.tipId)
-    const { hold, clock, pressure, stop } = definition.words
+    const { hold, clock, pressure, stop, goesWrong } = definition.words
     const at = clock === null ? '' : ` Back of the bag at ${mirrored ? 12 - (clock % 12) : clock} o’clock.`
     const row = {
       id: layer.id,
@@ -33,6 +33,7 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
           : `${roleName(layer.load.wideEnd)} along the wide end (${Math.round(100 * measure.shares[0]!.share)} %), ${roleName(layer.load.rest)}`,
       grams: (measure.volumeMm3 / 1000) * density,
       words: `${hold}${at} ${pressure} ${stop}`,
+      goesWrong: goesWrong.join(' '),
     }
     return [row]
   })
@@ -57,6 +58,12 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
             name: 'At the bench',
             value: (r) => r.words,
             show: (r) => <span className="quiet">{r.words}</span>,
+          },
+          {
+            key: 'goesWrong',
+            name: 'When it goes wrong',
+            value: (r) => r.goesWrong,
+            show: (r) => <span className="quiet">{r.goesWrong}</span>,
           },
         ]}
       />
