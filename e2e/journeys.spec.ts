@@ -201,3 +201,44 @@ test('weighing some narrows the band and changes every plan', async ({ page }) =
   await page.goto('/orders/observatory/icing')
   await expect.poll(async () => grams(await figure(page, 'Icing').textContent())).toBeGreaterThan(before + 20)
 })
+
+test('a change made while the network is down is kept, also over a reload, and saved when it is back', async ({
+  page,
+}) => {
+  await page.goto('/orders/reading-room/brief')
+  await expect(page.getByLabel('Who it is for')).toHaveValue('Library friends')
+  await page.route('**/api/orders/reading-room', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
+  await page.getByLabel('Who it is for').fill('Friends of the library')
+  await expect(page.getByRole('status').filter({ hasText: 'Not saved yet' })).toBeVisible()
+  await page.unroute('**/api/orders/reading-room')
+  await page.reload()
+  await expect(page.getByLabel('Who it is for')).toHaveValue('Friends of the library')
+  await expect
+    .poll(async () => (await (await page.request.get('/api/orders/reading-room')).json()).order.customer)
+    .toBe('Friends of the library')
+})
+
+test('weights are shown in ounces when the bakery weighs in ounces', async ({ page }) => {
+  await page.goto('/settings')
+  await page.getByRole('radiogroup', { name: 'Weights in' }).getByText('ounces').click()
+  await expect(page.getByRole('link', { name: /Slate & Sorrel · ounces/ })).toBeVisible()
+  await page.goto('/orders/observatory/icing')
+  await expect(figure(page, 'Icing')).toHaveText(/^[\d.]+ oz$/)
+  await page.goto('/settings')
+  await page.getByRole('radiogroup', { name: 'Weights in' }).getByText('grams').click()
+  await expect(page.getByRole('link', { name: /Slate & Sorrel · grams/ })).toBeVisible()
+})
+
+test('a colour is merged into another, and a bowl and its bags are saved', async ({ page }) => {
+  await page.goto('/orders/observatory/colours')
+  await expect(figure(page, 'Colours')).toHaveText('7 colours')
+  const bags = grams((await figure(page, 'Bags').textContent())!.split('·')[0]!)
+  await page.getByRole('button', { name: 'More for Deep dusk' }).click()
+  await page.getByRole('menuitem', { name: 'Dusk', exact: true }).click()
+  await expect(figure(page, 'Colours')).toHaveText('6 colours')
+  expect(grams((await figure(page, 'Bags').textContent())!.split('·')[0]!)).toBeLessThan(bags)
+  await page.keyboard.press('Control+z')
+  await expect(figure(page, 'Colours')).toHaveText('7 colours')
+})

@@ -49,7 +49,8 @@ for (const [name, path] of Object.entries(views)) {
 if (names.length === 0 || names.includes('tray')) {
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/pieces`)
   const tray = page.getByRole('heading', { name: 'The tray' })
-  await tray.scrollIntoViewIfNeeded()
+  await tray.evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
+  await page.mouse.wheel(0, -20)
   await page.getByRole('img', { name: 'small pieces on a tray' }).waitFor()
   await page.waitForTimeout(6000)
   await page.screenshot({ path: join(folder, 'tray.png'), timeout: 90_000 })

@@ -19,7 +19,7 @@ export function placeFlower(
 ): { order: Order; placedId: string } {
   const colours = [...order.colours]
   const chosen = Object.fromEntries(
-    flower.roles.map((role) => [role.id, colourFor(role, flower, colours, newId)]),
+    flower.roles.map((role) => [role.id, colourFor(role, flower, order.colours, colours, newId)]),
   )
   const placed: PlacedFlower = {
     id: newId(),
@@ -39,9 +39,18 @@ export function placeFlower(
   }
 }
 
-function colourFor(role: Role, flower: Flower, colours: OrderColour[], newId: () => string): string {
+function colourFor(
+  role: Role,
+  flower: Flower,
+  before: readonly OrderColour[],
+  colours: OrderColour[],
+  newId: () => string,
+): string {
+  // two tones of one flower stay two, however near they are to each other
+  const twin = colours.find((c) => c.hex === role.hex)
+  if (twin) return twin.id
   const wanted = hexToLab(role.hex)
-  const ranked = colours
+  const ranked = before
     .map((c) => ({ c, distance: ciede2000(wanted, hexToLab(c.hex)) }))
     .sort((a, b) => a.distance - b.distance)
   const best = ranked[0]

@@ -16,7 +16,8 @@ export function FlowerPicture(
   const { shapes, colours, layers, hidden } = props
   const frame = useMemo(() => {
     const { x, y, half } = bounds(shapes)
-    return { x, y, half: half * 1.04 }
+    // room for the outline of the outermost stroke
+    return { x, y, half: half * 1.04 + 0.2 }
   }, [shapes])
   const paint = useCallback(
     (ctx: CanvasRenderingContext2D) => paintFlower(ctx, shapes, colours, { layers, hidden }),

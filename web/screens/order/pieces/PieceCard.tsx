@@ -136,7 +136,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
             data={[
               {
                 value: '',
-                label: `As the order: ${workshop.icings.find((i) => i.id === order.icingKindId)?.name.toLowerCase()}`,
+                label: 'As the order',
               },
               ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
             ]}

@@ -1,0 +1,28 @@
+import { expect, it } from 'vitest'
+import { catalogueFlowers } from '#core/catalogue/flowers/index'
+import { inkOn, shade } from '../drawings/shade.ts'
+import { paletteTexels } from './palette.ts'
+
+it('gives every layer its two colours in linear light, with the border between them', () => {
+  const { layers } = catalogueFlowers.find((f) => f.id === 'blossom')!
+  const texels = paletteTexels(layers, { petal: '#ffffff', throat: '#800000' })
+  const texel = (row: number, layer: number) => [
+    ...texels.subarray((row * layers.length + layer) * 4).subarray(0, 4),
+  ]
+  // a plain foot: white twice
+  expect(texel(0, 0).slice(0, 3)).toEqual([1, 1, 1])
+  expect(texel(1, 0).slice(0, 3)).toEqual([1, 1, 1])
+  // striped petals: #80 is 0.2159 in linear light, the border at 0.36
+  const [r, g, b, border] = texel(0, 1)
+  expect(r).toBeCloseTo(0.2159, 3)
+  expect([g, b]).toEqual([0, 0])
+  expect(border).toBeCloseTo(0.36, 6)
+  expect(texel(1, 1).slice(0, 3)).toEqual([1, 1, 1])
+})
+
+it('shades towards white and black and writes in what can be read', () => {
+  expect(shade('#808080', 1)).toBe('rgb(255 255 255)')
+  expect(shade('#808080', -1)).toBe('rgb(0 0 0)')
+  expect(shade('#3a3947', 0)).toBe('rgb(58 57 71)')
+  expect([inkOn('#efe6cd'), inkOn('#3a3947')]).toEqual(['#000000', '#ffffff'])
+})
