@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { flowerFileSchema } from '#core/files/flowerFile'
 import { flowerSchema } from '#core/model/flower'
 import { icingKindSchema } from '#core/model/icing'
 import { ownedTipSchema, tipSchema } from '#core/model/tip'
@@ -82,6 +83,19 @@ export const workshopEndpoints = {
     method: 'post',
     path: '/flowers/:id/copy',
     summary: "Copy a flower into the bakery's own",
+    answer: flowerSchema,
+  }),
+  exportFlower: endpoint({
+    method: 'get',
+    path: '/flowers/:id/file',
+    summary: 'A flower as a Kanten flower file',
+    answer: flowerFileSchema,
+  }),
+  importFlower: endpoint({
+    method: 'post',
+    path: '/flowers/import',
+    summary: "Take a Kanten flower file in as a flower of the bakery's own",
+    body: flowerFileSchema,
     answer: flowerSchema,
   }),
   removeFlower: endpoint({

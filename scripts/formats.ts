@@ -1,6 +1,7 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { z } from 'zod'
 import { bakeryFileSchema } from '#core/files/bakeryFile'
+import { flowerFileSchema } from '#core/files/flowerFile'
 import { orderFileSchema } from '#core/files/orderFile'
 import { planSchema } from '#core/model/plan'
 
@@ -8,6 +9,7 @@ import { planSchema } from '#core/model/plan'
 const formats = {
   'order-file': orderFileSchema,
   'bakery-file': bakeryFileSchema,
+  'flower-file': flowerFileSchema,
   plan: planSchema,
 }
 const folder = new URL('../docs/formats/', import.meta.url)

@@ -23,7 +23,7 @@ const star = (id: string, teeth: number, outer: number, inner: number, closed: b
   tip(id, { family: 'star', teeth, outerMm: outer, innerMm: inner, closed }, base)
 
 const leaf = (w: number, h: number, base?: Tip['base']) =>
-  tip(`leaf-${w}`, { family: 'leaf', widthMm: w, heightMm: h }, base)
+  tip(`leaf-${w}`, { family: 'leaf', widthMm: w, heightMm: h, cut: 'beak' }, base)
 
 /**
  * The built-in tips: sizes as commonly found, by opening only. Figures follow the sizes listed in
@@ -65,8 +65,11 @@ export const catalogueTips: readonly Tip[] = [
   leaf(7, 2.4),
   leaf(10, 3),
   leaf(14, 3.6, 'large'),
+  tip('slit-7', { family: 'leaf', widthMm: 7, heightMm: 2.6, cut: 'slit' }),
   tip('grass-12', { family: 'multiHole', holes: 12, holeMm: 1.3 }),
   tip('cut-1', { family: 'cutBag', diameterMm: 1 }, 'none'),
   tip('cut-2', { family: 'cutBag', diameterMm: 2 }, 'none'),
   tip('cut-4', { family: 'cutBag', diameterMm: 4 }, 'none'),
+  tip('vee-6', { family: 'veeCut', widthMm: 6 }, 'none'),
+  tip('vee-9', { family: 'veeCut', widthMm: 9 }, 'none'),
 ]

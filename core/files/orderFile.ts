@@ -61,7 +61,8 @@ export function withFile(workshop: Workshop, file: OrderFile): Workshop {
   }
 }
 
-function merged<T extends { id: string }>(have: readonly T[], more: readonly T[]): T[] {
+/** What there is, and of the rest whatever has an id that is not there yet. */
+export function merged<T extends { id: string }>(have: readonly T[], more: readonly T[]): T[] {
   const known = new Set(have.map((item) => item.id))
   return [...have, ...more.filter((item) => !known.has(item.id))]
 }

@@ -1,4 +1,5 @@
 import { layerAzimuths, type ResolvedLayer } from '../flowers/measure.ts'
+import type { BorderRun } from '../flowers/run.ts'
 import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
 import { measureTube } from '../geometry/tube.ts'
 import { traceStroke } from '../strokes/quantities.ts'
@@ -18,29 +19,47 @@ const STRAY_MM = 0.28
  * The solid of a flower: every stroke of every layer, each a little different from its neighbour.
  * @param seed the same seed gives the same bytes.
  * @param detail 1 close up, 0.6 on a card, 0.35 in a set.
+ * @param run for a border: so many units side by side.
  */
-export function flowerMesh(layers: readonly ResolvedLayer[], seed: number, detail: number): FlowerMesh {
+export function flowerMesh(
+  layers: readonly ResolvedLayer[],
+  seed: number,
+  detail: number,
+  run: BorderRun | null = null,
+): FlowerMesh {
   const plans = layers.map((resolved) => planLayer(resolved, detail))
+  const units = run?.units ?? 1
   const builder = newMesh(
-    plans.reduce((sum, p, i) => sum + p.room.vertices * layers[i]!.layer.count, 0),
-    plans.reduce((sum, p, i) => sum + p.room.triangles * layers[i]!.layer.count, 0),
+    units * plans.reduce((sum, p, i) => sum + p.room.vertices * layers[i]!.layer.count, 0),
+    units * plans.reduce((sum, p, i) => sum + p.room.triangles * layers[i]!.layer.count, 0),
   )
-  layers.forEach((resolved, i) => {
+  layers.forEach(({ layer }, i) => {
     const random = seeded(seed * 7919 + i * 104729 + 1)
-    const { layer } = resolved
-    layerAzimuths(layer).forEach((azimuth, index) => {
-      const stray = layer.count > 1 ? 1 : 0.4
-      const at: Placement = {
-        azimuth: azimuth + radians(STRAY_DEG) * slip(random) * stray,
-        ringMm: Math.max(0, layer.ringMm + Math.min(STRAY_MM, layer.ringMm * 0.2) * slip(random)),
-        heightMm: layer.heightMm + STRAY_MM * 0.8 * slip(random) * stray,
-      }
-      const start = builder.entries
-      plans[i]!.add(builder, at, i, random)
-      builder.mesh.strokes.push({ layer: i, index, start, count: builder.entries - start })
-    })
+    for (let unit = 0; unit < units; unit++)
+      layerAzimuths(layer).forEach((azimuth, index) => {
+        const stray = layer.count > 1 ? 1 : 0.4
+        const at: Placement = {
+          azimuth: azimuth + radians(STRAY_DEG) * slip(random) * stray,
+          ringMm: Math.max(0, layer.ringMm + Math.min(STRAY_MM, layer.ringMm * 0.2) * slip(random)),
+          heightMm: layer.heightMm + STRAY_MM * 0.8 * slip(random) * stray,
+        }
+        const start = builder.entries
+        const firstVertex = builder.vertices
+        plans[i]!.add(builder, at, i, random)
+        if (run) moveOn(builder, firstVertex, run, unit)
+        builder.mesh.strokes.push({ layer: i, index, start, count: builder.entries - start })
+      })
   })
   return builder.mesh
+}
+
+/** Moves a unit of a border to its place in the run, the middle of the run over the axis. */
+function moveOn({ mesh: { positions }, vertices }: MeshBuilder, first: number, run: BorderRun, unit: number) {
+  const steps = unit - (run.units - 1) / 2
+  for (let v = first * 3; v < vertices * 3; v += 3) {
+    positions[v]! += run.stepMm[0] * steps
+    positions[v + 1]! += run.stepMm[1] * steps
+  }
 }
 
 interface LayerPlan {

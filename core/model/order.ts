@@ -80,6 +80,13 @@ export const orderSchema = z.object({
     .refine(isRealMoment, 'There is no such date or time.'),
   note: noteSchema.default(''),
   travel: z.enum(['collected', 'delivered', 'onSite']).default('collected'),
+  /** Clear height in mm that the box leaves above the rim of a piece; null when nobody has measured it. */
+  boxMm: z
+    .number()
+    .min(5, 'A box leaves at least 5 mm.')
+    .max(400, 'A box leaves at most 400 mm.')
+    .nullable()
+    .default(null),
   /** What must not be in it. */
   avoid: z.array(allergenSchema).default([]),
   icingKindId: idSchema,

@@ -10,6 +10,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     collectAt,
     note: '',
     travel: 'collected',
+    boxMm: null,
     avoid: [],
     icingKindId,
     safety: 'safe',

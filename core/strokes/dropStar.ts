@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { flow } from './params.ts'
-import type { StrokeDefinition } from './stroke.ts'
+import { lerp, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('dropStar'),
@@ -26,7 +26,7 @@ export const dropStar: StrokeDefinition<typeof schema> = {
         out.x = cos * at.ringMm
         out.y = sin * at.ringMm
         out.z = at.heightMm + p.tallMm * t
-        out.scale = p.swell * Math.max(0.05, 1 - t ** 2.2) ** 0.6
+        out.scale = p.swell * lerp(0.86, 1, Math.min(1, t / 0.25)) * Math.max(0.04, 1 - t ** 1.7) ** 0.85
         out.twist = (p.spinDeg * Math.PI * t) / 180
       },
     }

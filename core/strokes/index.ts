@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { beadTail } from './beadTail.ts'
 import { beadTrail } from './beadTrail.ts'
 import { brushDrag } from './brushDrag.ts'
 import { comma } from './comma.ts'
@@ -10,12 +11,15 @@ import { dropStar } from './dropStar.ts'
 import { fan } from './fan.ts'
 import { flood } from './flood.ts'
 import { funnel } from './funnel.ts'
+import { grass } from './grass.ts'
 import { leafPull } from './leafPull.ts'
 import { line } from './line.ts'
 import { mound } from './mound.ts'
 import { outAndBack } from './outAndBack.ts'
 import { petalArc } from './petalArc.ts'
+import { ribbon } from './ribbon.ts'
 import { rosette } from './rosette.ts'
+import { ruffle } from './ruffle.ts'
 import { scoop } from './scoop.ts'
 import { shell } from './shell.ts'
 import { spike } from './spike.ts'
@@ -51,6 +55,10 @@ export const strokes = {
   beadTrail,
   flood,
   line,
+  ruffle,
+  grass,
+  beadTail,
+  ribbon,
 }
 export type StrokeKind = keyof typeof strokes
 
@@ -79,6 +87,10 @@ export const strokeSchema = z.discriminatedUnion('kind', [
   beadTrail.schema,
   flood.schema,
   line.schema,
+  ruffle.schema,
+  grass.schema,
+  beadTail.schema,
+  ribbon.schema,
 ])
 export type Stroke = z.infer<typeof strokeSchema>
 

@@ -16,7 +16,7 @@ const schema = z.object({
 export const leafPull: StrokeDefinition<typeof schema> = {
   label: 'leaf',
   schema,
-  families: ['leaf', 'petal'],
+  families: ['leaf', 'petal', 'veeCut'],
   freeOpening: false,
   trace: (p, at, opening) => {
     const ax = Math.cos(at.azimuth)

@@ -18,6 +18,12 @@ const schema = z.object({
   ripple,
 })
 
+/** Pressure builds and falls over the first and last tenth, so that the free edge rounds down to the base. */
+const eased = (t: number): number => {
+  const end = Math.min(t, 1 - t)
+  return end < 0.1 ? lerp(0.4, 1, Math.sqrt(end / 0.1)) : 1
+}
+
 /**
  * Standing petal: wide end on the base; up, over and down while the nail turns. Ruffled petals are the same
  * path with a ripple.
@@ -27,6 +33,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,
@@ -42,7 +49,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
       // the wide end runs down the flower, never through the table it stands on
       out.pz = Math.max(Math.min(0.2, at.heightMm), at.heightMm + p.archMm * rise - p.dropMm * (1 - rise))
       stand(out, tilt, cos, sin)
-      out.scale = lerp(p.endScale, 1, bump(t, 0.5))
+      out.scale = lerp(p.endScale, 1, bump(t, 0.5)) * eased(t)
       out.curl = radians(p.curlDeg)
       out.lip = radians(p.lipDeg) * rise ** 0.7
     },

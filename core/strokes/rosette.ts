@@ -11,6 +11,9 @@ const schema = z.object({
   flow,
 })
 
+/** The pressure builds up over the first sixteenth: the rope begins thin and the next turn covers it. */
+const start = (t: number): number => (t < 1 / 16 ? lerp(0.3, 1, Math.sqrt(16 * t)) : 1)
+
 /**
  * Rosette or swirl. The tip does not turn with the hand, so the section twists once a loop against the path:
  * that is what makes its ridges. A flat rosette runs from the middle outwards; a swirl from the rim to the top.
@@ -32,7 +35,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
       out.y = Math.sin(at.azimuth) * at.ringMm + Math.sin(theta) * r
       out.z = at.heightMm + p.riseMm * t
       const fade = t > 0.94 ? lerp(1, 0.25, (t - 0.94) / 0.06) : 1
-      out.scale = p.scale * fade
+      out.scale = p.scale * fade * start(t)
       out.twist = -theta
     },
   }),

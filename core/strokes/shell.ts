@@ -23,11 +23,18 @@ export const shell: StrokeDefinition<typeof schema> = {
       primitive: 'tube',
       flow: p.flow,
       path(t, out) {
-        const hump = Math.sin(Math.PI * Math.min(1, t / 0.7)) ** 0.7
+        // swells fast, rolls over its own front, then is drawn down to the surface
+        const rise = Math.min(1, t / 0.38)
+        const width =
+          t < 0.38
+            ? lerp(0.55, p.swell, Math.sin((rise * Math.PI) / 2))
+            : lerp(p.swell, p.taper, ((t - 0.38) / 0.62) ** 0.85)
         out.x = cos * at.ringMm - sin * p.lengthMm * t
         out.y = sin * at.ringMm + cos * p.lengthMm * t
-        out.z = at.heightMm + (opening.sizeMm / 2) * (0.6 + 0.5 * hump * (1 - t))
-        out.scale = t < 0.35 ? lerp(0.6, p.swell, t / 0.35) : lerp(p.swell, p.taper, (t - 0.35) / 0.65)
+        out.z =
+          at.heightMm +
+          (opening.sizeMm / 2) * (0.8 * width + 0.22 * Math.sin(Math.PI * Math.min(1, t / 0.76)))
+        out.scale = width
         out.twist = 0
       },
     }

@@ -45,6 +45,8 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   families: readonly TipFamilyName[]
   /** True where the hand makes the shape, so that a larger one is piped with the same tip. */
   freeOpening: boolean
+  /** True where the petal stands by itself, so that the icing must hold it up. */
+  upright?: boolean
   /** Path and pressure of one stroke. */
   trace(params: z.infer<S>, at: Placement, opening: OpeningFacts): Trace
   /** Speed of the hand along the path, mm/s, and what every single stroke takes besides (place, stop, turn), s. */

@@ -20,6 +20,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

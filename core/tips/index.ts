@@ -8,9 +8,10 @@ import { multiHole } from './multiHole.ts'
 import { petal } from './petal.ts'
 import { round } from './round.ts'
 import { star } from './star.ts'
+import { veeCut } from './veeCut.ts'
 
 /** Every family of openings, in the order they lie in the drawer. */
-export const tipFamilies = { round, petal, curvedPetal, halfMoon, star, leaf, multiHole, cutBag }
+export const tipFamilies = { round, petal, curvedPetal, halfMoon, star, leaf, multiHole, cutBag, veeCut }
 export type TipFamilyName = keyof typeof tipFamilies
 
 export const openingSchema = z.discriminatedUnion('family', [
@@ -22,6 +23,7 @@ export const openingSchema = z.discriminatedUnion('family', [
   leaf.schema,
   multiHole.schema,
   cutBag.schema,
+  veeCut.schema,
 ])
 export type Opening = z.infer<typeof openingSchema>
 

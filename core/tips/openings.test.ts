@@ -22,7 +22,11 @@ describe('opening areas against hand-worked values', () => {
     // middle radius 2.05, 200° of it, wall 1.1, and two half discs at the ends: 7.871 + 0.950
     ['half-moon 5.2', { family: 'halfMoon', widthMm: 5.2, wallMm: 1.1, arcDeg: 200 }, 8.822],
     // half of width times height
-    ['leaf 10', { family: 'leaf', widthMm: 10, heightMm: 3 }, 15],
+    ['leaf 10', { family: 'leaf', widthMm: 10, heightMm: 3, cut: 'beak' }, 15],
+    // the round within ±1.248, where it is as high as the slit: 5.259; the slit beyond: 2 · 0.728 · 2.252 = 3.279
+    ['slit leaf 7', { family: 'leaf', widthMm: 7, heightMm: 2.6, cut: 'slit' }, 8.54],
+    // 6 · 1.8 / 2
+    ['V-cut bag 6', { family: 'veeCut', widthMm: 6 }, 5.4],
     // 12 pi 1.3² / 4
     ['grass', { family: 'multiHole', holes: 12, holeMm: 1.3 }, 15.928],
     ['cut bag 2', { family: 'cutBag', diameterMm: 2 }, Math.PI],

@@ -6,6 +6,8 @@ const kin: Partial<Record<TipFamilyName, TipFamilyName[]>> = {
   curvedPetal: ['petal'],
   round: ['cutBag'],
   cutBag: ['round'],
+  leaf: ['veeCut'],
+  veeCut: ['leaf'],
 }
 
 /** Added to the distance between kin of different families: a closer size of the same family comes first. */

@@ -3,6 +3,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { workshopEndpoints as endpoints } from '#contract/workshop'
 import { catalogueTips } from '#core/catalogue/tips'
+import { readFlowerFile, writeFlowerFile } from '#core/files/flowerFile'
 import { flowerFaults } from '#core/model/faults'
 import { OrderRow } from '../entities/order.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
@@ -93,6 +94,28 @@ export function workshopRoutes(orm: MikroORM): Router {
     const copy = { ...ownCopy(flower), calibration: flower.calibration }
     em.create(FlowerRow, { id: copy.id, spec: copy })
     return copy
+  })
+
+  route(router, orm, endpoints.exportFlower, async ({ em, param, res }) => {
+    const { workshop } = await loadWorkshop(em)
+    const flower = workshop.flowers.find((f) => f.id === param('id'))
+    if (!flower) throw notFound('flower', param('id'))
+    res.attachment(`${flower.id}.kanten-flower.json`)
+    return writeFlowerFile(flower, workshop)
+  })
+
+  route(router, orm, endpoints.importFlower, async ({ em, body }) => {
+    const { workshop } = await loadWorkshop(em)
+    const read = readFlowerFile(body, workshop)
+    if (!read.ok) throw invalid(read.faults)
+    const { flower, tips } = read.value
+    const known = new Set(workshop.tips.map((t) => t.id))
+    for (const { id, ...spec } of tips)
+      if (!known.has(id)) em.create(TipRow, { id, owned: 0, stamp: '', spec })
+    const taken = workshop.flowers.some((f) => f.id === flower.id)
+    const own = { ...flower, id: taken ? `own-${randomUUID()}` : flower.id, source: 'own' as const }
+    em.create(FlowerRow, { id: own.id, spec: own })
+    return own
   })
 
   route(router, orm, endpoints.removeFlower, async ({ em, param }) => {

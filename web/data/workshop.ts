@@ -91,6 +91,13 @@ export async function copyFlower(id: string): Promise<Flower> {
   return copy
 }
 
+/** Takes a flower file in and returns the flower as it is now the bakery's own. */
+export async function importFlower(text: string): Promise<Flower> {
+  const flower = await api<Flower>('/flowers/import', { method: 'POST', body: text })
+  await reloadWorkshop()
+  return flower
+}
+
 export const removeFlower = (id: string) =>
   change(
     (w) => w,

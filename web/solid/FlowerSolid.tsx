@@ -19,12 +19,13 @@ export function FlowerSolid(props: {
   layers: readonly Layer[]
   colours: Readonly<Record<string, string>>
   shown: Shown | null
-  ring: boolean
+  rings: boolean
+  cupcake: boolean
   label: string
   onPick: (stroke: StrokeRange | null) => void
   onScene: (scene: FlowerScene | null) => void
 }) {
-  const { solid, layers, colours, shown, ring, onPick } = props
+  const { solid, layers, colours, shown, rings, cupcake, onPick } = props
   // one scene for as long as the canvas lives, whoever listens
   const onScene = useRef(props.onScene)
   onScene.current = props.onScene
@@ -54,7 +55,8 @@ export function FlowerSolid(props: {
 
   useEffect(() => scene.current?.show(solid), [solid])
   useEffect(() => scene.current?.colour(paletteTexels(layers, colours), layers.length), [layers, colours])
-  useEffect(() => scene.current?.scaleRing(ring), [ring])
+  useEffect(() => scene.current?.scaleRings(rings), [rings])
+  useEffect(() => scene.current?.cupcake(cupcake), [cupcake])
   // after every new mesh too, because the range lives on it
   useEffect(() => {
     scene.current?.range(shown?.start ?? 0, shown?.count ?? Number.POSITIVE_INFINITY)

@@ -1,8 +1,10 @@
 import {
+  AmbientLight,
   BufferGeometry,
   Color,
   DataTexture,
-  GridHelper,
+  DirectionalLight,
+  Group,
   LinearFilter,
   Mesh,
   MeshBasicMaterial,
@@ -10,6 +12,7 @@ import {
   PlaneGeometry,
   Raycaster,
   RGBAFormat,
+  RingGeometry,
   Scene,
   Vector2,
   Vector3,
@@ -18,7 +21,8 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { StrokeRange } from '#core/mesh/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
-import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
+import { type CakeBody, cakeBody } from './cake.ts'
+import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
 
 /** What a scene shows and does; drawn only when something has changed. */
 export interface FlowerScene {
@@ -28,7 +32,10 @@ export interface FlowerScene {
   range(start: number, count: number): void
   /** The stroke under a point of the canvas, in CSS pixels. */
   pick(x: number, y: number): StrokeRange | null
-  scaleRing(shown: boolean): void
+  /** Rings on the table, ten millimetres apart; the fifth is heavier. */
+  scaleRings(shown: boolean): void
+  /** A cupcake under the flower. */
+  cupcake(shown: boolean): void
   resize(width: number, height: number): void
   look(elevationDeg: number): void
   geometry(): BufferGeometry
@@ -52,15 +59,24 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
     new PlaneGeometry(1, 1),
     new MeshBasicMaterial({ transparent: true, depthWrite: false }),
   )
-  const rings = new GridHelper(100, 10, 0x888888, 0xbbbbbb)
-  rings.rotation.x = Math.PI / 2
-  rings.position.z = -0.05
+  const held: { dispose(): void }[] = []
+  const hold = <T extends { dispose(): void }>(thing: T): T => {
+    held.push(thing)
+    return thing
+  }
+  const rings = scaleRings(hold)
   rings.visible = false
-  scene.add(flower, shadow, rings)
+  const cake = cakeBody(CUPCAKE, hold)
+  cake.position.z = -CUPCAKE.bodyMm - 1.2
+  cake.visible = false
+  const sun = new DirectionalLight(0xffffff, 1.5)
+  sun.position.copy(KEY_LIGHT)
+  scene.add(flower, shadow, rings, cake, new AmbientLight(0xffffff, 2.2), sun)
   const caster = new Raycaster()
   let strokes: StrokeRange[] = []
   let asked = 0
   let framed = 0
+  let flowerRadius = 0
   let elevation = 46
 
   const draw = () => {
@@ -95,7 +111,10 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       const size = box.getSize(new Vector3())
       const radius = Math.max(size.x / 2, size.y / 2, size.z * 0.7)
       // a slider that is dragged must not move the camera; another flower must
-      if (Math.abs(radius - framed) > framed * 0.3) frame(radius, middleOf(geometry))
+      if (Math.abs(radius - flowerRadius) > flowerRadius * 0.3) {
+        flowerRadius = radius
+        frame(cake.visible ? Math.max(radius, CUPCAKE.radiusMm * 1.05) : radius, middleOf(geometry))
+      }
       draw()
     },
     colour(texels, layers) {
@@ -113,8 +132,13 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       if (face === undefined || face === null) return null
       return strokes.find((s) => face * 3 >= s.start && face * 3 < s.start + s.count) ?? null
     },
-    scaleRing(shown) {
+    scaleRings(shown) {
       rings.visible = shown
+      draw()
+    },
+    cupcake(shown) {
+      cake.visible = shown
+      frame(shown ? Math.max(flowerRadius, CUPCAKE.radiusMm * 1.05) : flowerRadius, middleOf(flower.geometry))
       draw()
     },
     resize(width, height) {
@@ -139,9 +163,28 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       controls.dispose()
       flower.geometry.dispose()
       material.dispose()
+      for (const thing of held) thing.dispose()
       renderer.dispose()
     },
   }
+}
+
+/** What is shown under a flower on request: the usual cupcake with a flat coat. */
+const CUPCAKE: CakeBody = { radiusMm: 32, bodyMm: 38, domeMm: 0, coat: '#efe9dc' }
+
+/** Rings on the table every ten millimetres out to fifty, the last one heavier. */
+function scaleRings(hold: <T extends { dispose(): void }>(thing: T) => T): Group {
+  const group = new Group()
+  for (let r = 10; r <= 50; r += 10) {
+    const width = r === 50 ? 0.5 : 0.22
+    const ring = new Mesh(
+      hold(new RingGeometry(r - width, r, 96)),
+      hold(new MeshBasicMaterial({ color: r === 50 ? 0x666666 : 0x999999 })),
+    )
+    ring.position.z = 0.02
+    group.add(ring)
+  }
+  return group
 }
 
 /** What the camera turns about: the middle of the box, a little below half its height. */

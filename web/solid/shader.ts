@@ -71,9 +71,11 @@ void main() {
   albedo *= 1.0 + lines * 0.07 * drag;
   vec3 geometric = normalize(vNormal) * (gl_FrontFacing ? 1.0 : -1.0);
   vec3 side = normalize(cross(geometric, vec3(0.31, 0.2, 0.93)));
-  vec3 n = normalize(mix(geometric + side * lines * 0.09 * drag, vBent, 0.3));
-
   float open = pow(clamp(vOpen, 0.0, 1.0), 0.72);
+  // where strokes touch, both sides of the crease face the same patch of sky: there they merge softly
+  float merge = mix(0.3, 0.72, smoothstep(0.55, 0.12, open));
+  vec3 n = normalize(mix(geometric + side * lines * 0.09 * drag, vBent, merge));
+
   // light bounced between petals: a pale colour closes in less than a deep one
   vec3 a = 2.0404 * albedo - 0.3324;
   vec3 b = -4.7951 * albedo + 0.6417;

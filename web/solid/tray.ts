@@ -2,19 +2,16 @@ import {
   AmbientLight,
   type BufferGeometry,
   Color,
-  CylinderGeometry,
   DirectionalLight,
   Group,
-  LatheGeometry,
   Mesh,
-  MeshLambertMaterial,
   PerspectiveCamera,
   Scene,
-  Vector2,
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Solid } from '../workers/solid.worker.ts'
+import { type CakeBody, cakeBody } from './cake.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
 
 /** A flower standing on a piece: which solid, where, and in which colours. */
@@ -26,18 +23,11 @@ export interface TrayFlower {
 }
 
 /** One cupcake or cookie of the tray, at the tray's millimetres. */
-export interface TrayPiece {
+export interface TrayPiece extends CakeBody {
   x: number
   y: number
-  radiusMm: number
-  /** Height of the body under the coat, and of the dome above it. */
-  bodyMm: number
-  domeMm: number
-  coat: string
   flowers: TrayFlower[]
 }
-
-const CASE = new Color('#8b6b4e')
 
 /**
  * The tray as it will stand: pieces in rows, their flowers from the same solids as the studio, each drawn as
@@ -68,16 +58,7 @@ export function createTray(
     const group = new Group()
     group.position.set(piece.x, piece.y, 0)
     const { radiusMm: r, bodyMm: h, domeMm } = piece
-    const body = new Mesh(
-      hold(new CylinderGeometry(r * 0.98, r * (domeMm > 0 ? 0.76 : 0.98), h, 48)),
-      hold(new MeshLambertMaterial({ color: domeMm > 0 ? CASE : new Color('#d9c7a3') })),
-    )
-    body.rotation.x = Math.PI / 2
-    body.position.z = h / 2
-    group.add(
-      body,
-      new Mesh(hold(domeShape(r, h, domeMm)), hold(new MeshLambertMaterial({ color: piece.coat }))),
-    )
+    group.add(cakeBody(piece, hold))
     for (const flower of piece.flowers) {
       const geometry = geometries.get(flower.solid) ?? hold(flowerGeometry(flower.solid))
       geometries.set(flower.solid, geometry)
@@ -129,21 +110,4 @@ export function createTray(
     controls.dispose()
     for (const thing of held) thing.dispose()
   }
-}
-
-/** The coat: a spherical cap, or a thin plate with a soft edge on something flat. */
-function domeShape(r: number, h: number, domeMm: number): LatheGeometry {
-  const rise = Math.max(1.2, domeMm)
-  const points = Array.from({ length: 15 }, (_, i) => {
-    const a = i / 14
-    return domeMm > 0
-      ? new Vector2(Math.max(0.01, r * 1.01 * (1 - a)), h + rise * (1 - (1 - a) ** 2))
-      : new Vector2(
-          Math.max(0.01, a < 0.3 ? r * (0.97 - 0.03 * (a / 0.3) ** 2) : r * 0.94 * (1 - (a - 0.3) / 0.7)),
-          h + rise * Math.min(1, a / 0.2),
-        )
-  })
-  const shape = new LatheGeometry(points, 48)
-  shape.rotateX(Math.PI / 2)
-  return shape
 }

@@ -1,7 +1,9 @@
 import * as Comlink from 'comlink'
+import { type FlowerCheck, flowerChecks } from '#core/flowers/checks'
 import type { FlowerMeasure, ResolvedLayer } from '#core/flowers/measure'
 import { planView, type ViewShape } from '#core/flowers/planView'
 import { type Fitting, fitFlower } from '#core/flowers/resolve'
+import { type BorderRun, borderRun } from '#core/flowers/run'
 import type { Fault } from '#core/model/faults'
 import type { Flower } from '#core/model/flower'
 import type { Order } from '#core/model/order'
@@ -17,6 +19,10 @@ export interface Picture {
   measure: FlowerMeasure
   /** Layers with their final lengths and tips. */
   layers: ResolvedLayer[]
+  /** For a border: how its units stand side by side. */
+  run: BorderRun | null
+  /** What the geometry says will not work. */
+  checks: FlowerCheck[]
 }
 
 let workshop: Workshop | null = null
@@ -34,8 +40,14 @@ const planner = {
     }
   },
   picture(flower: Flower, fitting: Fitting): Picture {
-    const { layers, measure } = fitFlower(flower, fitting, known().tips)
-    return { shapes: planView(layers), measure, layers }
+    const { layers, measure, factor } = fitFlower(flower, fitting, known().tips)
+    return {
+      shapes: planView(layers),
+      measure,
+      layers,
+      run: borderRun(flower, layers, factor),
+      checks: flowerChecks(flower, layers, measure),
+    }
   },
 }
 export type Planner = typeof planner

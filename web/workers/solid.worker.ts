@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink'
+import type { BorderRun } from '#core/flowers/run'
 import { type Bake, bake } from '#core/mesh/bake'
 import { flowerMesh } from '#core/mesh/flowerMesh'
 import type { FlowerMesh } from '#core/mesh/mesh'
@@ -16,8 +17,8 @@ const coarse = { directions: 20, cells: 72 }
 
 const modeller = {
   /** Builds and lights a solid; its buffers are handed over, not copied. */
-  solid(layers: { layer: Layer; tip: Tip }[], seed: number, detail: number): Solid {
-    const mesh = flowerMesh(layers, seed, detail)
+  solid(layers: { layer: Layer; tip: Tip }[], seed: number, detail: number, run: BorderRun | null): Solid {
+    const mesh = flowerMesh(layers, seed, detail, run)
     const light = bake(mesh, detail > 0.5 ? fine : coarse)
     const buffers = [
       mesh.positions,

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink'
 import { useEffect, useState } from 'react'
 import type { ResolvedLayer } from '#core/flowers/measure'
+import type { BorderRun } from '#core/flowers/run'
 import type { Modeller, Solid } from './solid.worker.ts'
 
 let remote: Comlink.Remote<Modeller> | null = null
@@ -23,8 +24,13 @@ export const FINE = 1
 export const driven = (): boolean => navigator.webdriver === true
 
 /** The solid of fitted layers at a level of detail; built once for the same recipe, seed and detail. */
-export function solidOf(layers: readonly ResolvedLayer[], seed: number, detail: number): Promise<Solid> {
-  const key = JSON.stringify([layers.map((l) => [shapeOf(l), l.tip.opening]), seed, detail])
+export function solidOf(
+  layers: readonly ResolvedLayer[],
+  seed: number,
+  detail: number,
+  run: BorderRun | null = null,
+): Promise<Solid> {
+  const key = solidKey(layers, seed, detail, run)
   const known = kept.get(key)
   if (known) {
     kept.delete(key)
@@ -35,11 +41,21 @@ export function solidOf(layers: readonly ResolvedLayer[], seed: number, detail: 
     layer,
     tip: { id: tip.id, opening: tip.opening, base: tip.base },
   }))
-  const made = modeller().solid(plain, seed, detail)
+  const made = modeller().solid(plain, seed, detail, run)
   kept.set(key, made)
   made.catch(() => kept.delete(key))
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
   return made
+}
+
+/** Names a solid by all that it depends on: recipe, seed, detail. */
+export function solidKey(
+  layers: readonly ResolvedLayer[],
+  seed: number,
+  detail: number,
+  run: BorderRun | null,
+): string {
+  return JSON.stringify([layers.map((l) => [shapeOf(l), l.tip.opening]), seed, detail, run])
 }
 
 /** What of a layer its shape depends on: a new name or colour is not a new solid. */
@@ -49,7 +65,11 @@ function shapeOf({ layer }: ResolvedLayer) {
 }
 
 /** A solid for the screen: coarse at once, fine soon after. The last one is shown meanwhile. */
-export function useSolid(layers: readonly ResolvedLayer[] | undefined, seed: number): Solid | undefined {
+export function useSolid(
+  layers: readonly ResolvedLayer[] | undefined,
+  seed: number,
+  run: BorderRun | null,
+): Solid | undefined {
   const [solid, setSolid] = useState<Solid>()
   useEffect(() => {
     if (!layers) return
@@ -58,16 +78,16 @@ export function useSolid(layers: readonly ResolvedLayer[] | undefined, seed: num
       if (current) setSolid(next)
     }
     let later: number | undefined
-    void solidOf(layers, seed, COARSE).then((next) => {
+    void solidOf(layers, seed, COARSE, run).then((next) => {
       show(next)
       // while a slider is dragged the fine one would always be late
       if (current && !driven())
-        later = window.setTimeout(() => void solidOf(layers, seed, FINE).then(show), 160)
+        later = window.setTimeout(() => void solidOf(layers, seed, FINE, run).then(show), 160)
     })
     return () => {
       current = false
       window.clearTimeout(later)
     }
-  }, [layers, seed])
+  }, [layers, seed, run])
   return solid
 }

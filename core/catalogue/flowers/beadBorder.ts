@@ -9,7 +9,7 @@ export const beadBorder = border(5.5, {
   layers: [
     plain('Bead', 'bead', 'round-4', 1, 0, 0, {
       stiffness: 'soft',
-      stroke: { kind: 'shell', lengthMm: 6.5, swell: 1.25, taper: 0.3 },
+      stroke: { kind: 'beadTail', lengthMm: 7.5, swell: 1.3 },
     }),
   ],
 })

@@ -13,7 +13,7 @@ export const carnation = inPlace({
     plain('Heart', 'petal', 'petal-10', 4, 1.4, 5.6, {
       startDeg: 0,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 150,
         archMm: 3,
         dropMm: 2.2,
@@ -28,7 +28,7 @@ export const carnation = inPlace({
     plain('Ruffle of 6', 'petal', 'petal-10', 6, 3.4, 4.6, {
       startDeg: 20,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 90,
         archMm: 3,
         dropMm: 2.2,
@@ -43,7 +43,7 @@ export const carnation = inPlace({
     plain('Ruffle of 8', 'petal', 'petal-10', 8, 5.4, 3, {
       startDeg: 0,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 70,
         archMm: 3,
         dropMm: 2.2,
@@ -58,7 +58,7 @@ export const carnation = inPlace({
     plain('Ruffle of 9', 'petal', 'petal-10', 9, 7.2, 1, {
       startDeg: 12,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 62,
         archMm: 3,
         dropMm: 2.2,

@@ -10,7 +10,7 @@ export const grassTuft = inPlace({
   layers: [
     plain('Tufts', 'grass', 'grass-12', 3, 3.4, 0, {
       stiffness: 'medium',
-      stroke: { kind: 'spike', tallMm: 9, leanDeg: 8, taper: 0.35 },
+      stroke: { kind: 'grass', tallMm: 9, leanDeg: 8, taper: 0.35 },
     }),
   ],
 })

@@ -39,6 +39,7 @@ import { roseInPlace } from './roseInPlace.ts'
 import { rosette } from './rosette.ts'
 import { rosetteBorder } from './rosetteBorder.ts'
 import { ruffleBloom } from './ruffleBloom.ts'
+import { ruffleBorder } from './ruffleBorder.ts'
 import { ruffledLeaf } from './ruffledLeaf.ts'
 import { scabious } from './scabious.ts'
 import { scroll } from './scroll.ts'
@@ -108,4 +109,5 @@ export const catalogueFlowers: readonly Flower[] = [
   dotBorder,
   rosetteBorder,
   zigzagBorder,
+  ruffleBorder,
 ]

@@ -13,7 +13,7 @@ export const ruffleBloom = inPlace({
     plain('Ruffle 1', 'petal', 'petal-13', 3, 1.6, 6, {
       startDeg: 0,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 150,
         archMm: 1,
         dropMm: 0.5,
@@ -28,7 +28,7 @@ export const ruffleBloom = inPlace({
     plain('Ruffle 2', 'petal', 'petal-13', 4, 3.7, 5.4, {
       startDeg: 23,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 115,
         archMm: 1,
         dropMm: 0.5,
@@ -43,7 +43,7 @@ export const ruffleBloom = inPlace({
     plain('Ruffle 3', 'petal', 'petal-13', 6, 5.8, 4, {
       startDeg: 46,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 80,
         archMm: 1,
         dropMm: 0.5,
@@ -58,7 +58,7 @@ export const ruffleBloom = inPlace({
     plain('Ruffle 4', 'petal', 'petal-13', 7, 7.9, 2.4, {
       startDeg: 69,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 70,
         archMm: 1,
         dropMm: 0.5,
@@ -73,7 +73,7 @@ export const ruffleBloom = inPlace({
     plain('Ruffle 5', 'petal', 'petal-13', 8, 10.0, 0.8, {
       startDeg: 92,
       stroke: {
-        kind: 'petalArc',
+        kind: 'ruffle',
         spanDeg: 62,
         archMm: 1,
         dropMm: 0.5,

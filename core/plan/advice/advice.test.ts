@@ -58,6 +58,7 @@ describe('advice', () => {
     const o = order({ flowers: [placed('rose')] })
     const plan = planOrder(o, bare)
     const missing = plan.advice.find((a) => a.code === 'tip-not-owned')!
+    expect(missing.message).toMatch(/Classic rose: \d+ % less icing, \d+ % narrower/)
     expect(missing.remedy?.change).toEqual({ kind: 'useTip', fromTipId: 'petal-13', toTipId: 'petal-10' })
     const after = planOrder(applyRemedy(o, missing.remedy!.change, plan), bare)
     expect(after.advice.map((a) => a.code)).not.toContain('tip-not-owned')

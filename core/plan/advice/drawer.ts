@@ -1,21 +1,32 @@
+import { effectWords, standInEffect } from '../../flowers/standInEffect.ts'
 import { describeOpening, shortOpening } from '../../tips/index.ts'
 import { standIns } from '../../tips/standIns.ts'
 import { counted } from '../../units.ts'
 import { type AdviceCheck, say } from './check.ts'
 
+/** Flowers whose change is spelled out; more would bury the advice. */
+const MOST_NAMED = 3
+
 /** Tips that the order needs and the drawer does not have, with the nearest that it has. */
-export const missingTips: AdviceCheck = ({ at, bags }) =>
+export const missingTips: AdviceCheck = ({ at, bags, placements }) =>
   [...new Set(bags.flatMap((b) => b.tipIds))]
     .map((id) => at.tip(id))
     .filter((tip) => tip.base !== 'none' && tip.owned === 0)
     .map((tip) => {
       const owned = at.workshop.tips.filter((t) => t.owned > 0 && t.id !== tip.id)
       const best = standIns(tip.opening, owned)[0]
+      const affected = placements.filter((p) => p.fitted.layers.some((l) => l.tip.id === tip.id))
+      const effects = best
+        ? [...new Map(affected.map((p) => [p.flower.id, p])).values()].slice(0, MOST_NAMED).map((p) => {
+            const effect = standInEffect(p.flower, p.placed, at.workshop.tips, tip.id, best)
+            return `${p.flower.name}: ${effectWords(effect, tip, best)}`
+          })
+        : []
       return say(
         'tip-not-owned',
         'decide',
         { kind: 'tip', id: tip.id },
-        `The drawer has no ${describeOpening(tip.opening)}.${best ? ` Nearest is ${describeOpening(best.opening)}; amounts and sizes change with it.` : ' Nothing in it can stand in: buy one, or change the flower.'}`,
+        `The drawer has no ${describeOpening(tip.opening)}.${best ? ` Nearest is ${describeOpening(best.opening)}. ${effects.join('. ')}.` : ' Nothing in it can stand in: buy one, or change the flower.'}`,
         best
           ? {
               label: `Use ${shortOpening(best.opening)}`,

@@ -1,3 +1,4 @@
+import { strokeDefinition } from '../../strokes/index.ts'
 import { type AdviceCheck, say } from './check.ts'
 
 /** Flowers that the icing kind cannot do: standing petals, or lifting without freezing or drying. */
@@ -5,7 +6,7 @@ export const icingCannot: AdviceCheck = ({ at, placements }) =>
   placements.flatMap(({ piece, flower }) => {
     const icing = at.icing(piece.icingKindId ?? at.order.icingKindId)
     const advice = []
-    const stands = flower.layers.some((l) => l.stroke.kind === 'petalArc' || l.stroke.kind === 'wall')
+    const stands = flower.layers.some((l) => strokeDefinition(l.stroke.kind).upright)
     if (stands && !icing.can.standUpright)
       advice.push(
         say(

@@ -3,6 +3,7 @@ import { allergens, empty } from './brief.ts'
 import type { AdviceCheck, Planned } from './check.ts'
 import { closeColours, deepColours, tinyBatches, unchosen } from './colours.ts'
 import { handStrain, missingTips, sharedTips, shortStock } from './drawer.ts'
+import { tooTallForBox, willNotWork } from './geometry.ts'
 import { icingCannot, widerThanNail } from './icing.ts'
 import { noCoat, tooMany, tooWide } from './pieces.ts'
 
@@ -14,6 +15,8 @@ const checks: readonly AdviceCheck[] = [
   tooWide,
   tooMany,
   widerThanNail,
+  willNotWork,
+  tooTallForBox,
   noCoat,
   unchosen,
   closeColours,

@@ -35,7 +35,7 @@ export function AddTip(props: { opened: boolean; close: () => void }) {
   const fields = Object.entries(tipFamilies[family].schema.shape as Record<string, z.ZodType>).filter(
     ([key]) => key !== 'family',
   )
-  const parsed = openingSchema.safeParse({ closed: false, ...values, family })
+  const parsed = openingSchema.safeParse({ closed: false, cut: 'beak', ...values, family })
   const faults = parsed.success ? [] : issueFaults(parsed.error)
 
   async function add(event: React.FormEvent) {
@@ -61,7 +61,7 @@ export function AddTip(props: { opened: boolean; close: () => void }) {
             onChange={(f) => {
               if (!f) return
               setFamily(f as TipFamilyName)
-              setBase(f === 'cutBag' ? 'none' : 'standard')
+              setBase(f === 'cutBag' || f === 'veeCut' ? 'none' : 'standard')
               setValues({})
             }}
             data={Object.entries(tipFamilies).map(([value, f]) => ({ value, label: f.label }))}
@@ -74,6 +74,17 @@ export function AddTip(props: { opened: boolean; close: () => void }) {
                 checked={values.closed === true}
                 onChange={(e) => setValues({ ...values, closed: e.currentTarget.checked })}
               />
+            ) : key === 'cut' ? (
+              <Select
+                key={key}
+                label="Cut"
+                value={(values[key] as string | undefined) ?? 'beak'}
+                onChange={(value) => setValues({ ...values, [key]: value ?? 'beak' })}
+                data={[
+                  { value: 'beak', label: 'a beak cut to a V' },
+                  { value: 'slit', label: 'a round with a slit' },
+                ]}
+              />
             ) : (
               <NumberInput
                 key={key}
@@ -84,7 +95,7 @@ export function AddTip(props: { opened: boolean; close: () => void }) {
               />
             ),
           )}
-          {family !== 'cutBag' && (
+          {family !== 'cutBag' && family !== 'veeCut' && (
             <Select
               label="Fits"
               value={base}

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { IconMinus, IconPlus } from '@tabler/icons-react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { tipSheetPages } from '#core/guides/tipSheet'
 import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
@@ -9,11 +9,12 @@ import { countTip, removeTip } from '../../data/workshop.ts'
 import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
 import { attempt } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
+import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
 import { TextField } from '../../parts/TextField.tsx'
 import { AddTip } from './AddTip.tsx'
 import css from './Drawer.module.css'
+import { ScreenScale } from './ScreenScale.tsx'
 
-const PX_PER_MM = 96 / 25.4
 const SCALE = 2.5
 
 const baseWords = {
@@ -27,6 +28,12 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
   const [search, setSearch] = useState('')
   const [which, setWhich] = useState('all')
   const [adding, setAdding] = useState(false)
+  const [measuring, setMeasuring] = useState(false)
+  const [size, setSize] = useState<'enlarged' | 'true'>('enlarged')
+  const { pxPerMm } = useScreenScale()
+  const trueSize = size === 'true' && pxPerMm !== null
+  const scale = trueSize ? pxPerMm : CSS_PX_PER_MM * SCALE
+  const usedBy = useMemo(() => flowersByTip(workshop), [workshop])
   const wanted = search.trim().toLowerCase()
   const fits = (tip: OwnedTip) => {
     const words = `${familyOf(tip.opening).label} ${familyOf(tip.opening).describe(tip.opening)} ${tip.stamp}`
@@ -54,7 +61,25 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
             { value: 'owned', label: 'owned' },
           ]}
         />
-        <span className="quiet">Openings are drawn {SCALE} × life size; the arrow marks the wide end.</span>
+        <SegmentedControl
+          aria-label="Size of the drawings"
+          value={trueSize ? 'true' : 'enlarged'}
+          onChange={(next) => {
+            setSize(next as typeof size)
+            if (next === 'true' && pxPerMm === null) setMeasuring(true)
+          }}
+          data={[
+            { value: 'enlarged', label: `${SCALE} ×` },
+            { value: 'true', label: 'true size' },
+          ]}
+        />
+        {trueSize ? (
+          <Button size="compact-sm" onClick={() => setMeasuring(true)}>
+            Measure the screen again
+          </Button>
+        ) : (
+          <span className="quiet">The arrow marks the wide end.</span>
+        )}
         <Menu position="bottom-end">
           <Menu.Target>
             <Button ml="auto">True-size sheet</Button>
@@ -76,26 +101,51 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
           <h2>{tipFamilies[name].label}</h2>
           <ul className={css.tips}>
             {tips.map((tip) => (
-              <TipCard key={tip.id} tip={tip} />
+              <TipCard key={tip.id} tip={tip} pxPerMm={scale} usedBy={usedBy.get(tip.id) ?? []} />
             ))}
           </ul>
         </section>
       ))}
       <AddTip opened={adding} close={() => setAdding(false)} />
+      <ScreenScale
+        key={String(measuring)}
+        opened={measuring}
+        close={() => setMeasuring(false)}
+        done={() => {
+          setMeasuring(false)
+          setSize('true')
+        }}
+      />
     </>
   )
 }
 
-function TipCard({ tip }: { tip: OwnedTip }) {
+/** Names of the flowers that are piped with each tip. */
+function flowersByTip(workshop: Workshop): Map<string, string[]> {
+  const used = new Map<string, string[]>()
+  for (const flower of workshop.flowers)
+    for (const id of new Set(flower.layers.map((l) => l.tipId)))
+      used.set(id, [...(used.get(id) ?? []), flower.name])
+  return used
+}
+
+const MOST_NAMED = 2
+
+function TipCard({ tip, pxPerMm, usedBy }: { tip: OwnedTip; pxPerMm: number; usedBy: readonly string[] }) {
   const family = familyOf(tip.opening)
   const words = family.describe(tip.opening)
   const count = (owned: number) => void attempt(() => countTip(tip, { owned, stamp: tip.stamp }))
   return (
     <li className={css.tip} data-owned={tip.owned > 0 || tip.base === 'none'}>
-      <OpeningDrawing opening={tip.opening} box={104} pxPerMm={PX_PER_MM * SCALE} id={`tray-${tip.id}`} />
+      <OpeningDrawing opening={tip.opening} box={104} pxPerMm={pxPerMm} id={`tray-${tip.id}`} />
       <strong>{words}</strong>
       <span className="quiet">
         {openingArea(tip.opening).toFixed(1)} mm² · {baseWords[tip.base]}
+      </span>
+      <span className={css.whereUsed} title={usedBy.join(', ')}>
+        {usedBy.length === 0
+          ? 'no flower asks for it'
+          : `${usedBy.slice(0, MOST_NAMED).join(', ')}${usedBy.length > MOST_NAMED ? ` and ${usedBy.length - MOST_NAMED} more` : ''}`}
       </span>
       {tip.base !== 'none' && (
         <div className={css.counter}>

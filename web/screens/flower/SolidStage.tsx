@@ -32,9 +32,10 @@ export function SolidStage(props: {
   const { flower, picture, colours, layerId, alone, onScene } = props
   const [seed, setSeed] = useState(SEED)
   const [view, setView] = useState('46')
-  const [ring, setRing] = useState(false)
+  const [rings, setRings] = useState(false)
+  const [cupcake, setCupcake] = useState(false)
   const [under, setUnder] = useState<StrokeRange | null>(null)
-  const solid = useSolid(picture?.layers, seed)
+  const solid = useSolid(picture?.layers, seed, picture?.run ?? null)
   const layers = useMemo(() => picture?.layers.map((l) => l.layer) ?? [], [picture])
   const scene = useRef<FlowerScene>(null)
   const takeScene = (next: FlowerScene | null) => {
@@ -63,7 +64,8 @@ export function SolidStage(props: {
             layers={layers}
             colours={colours}
             shown={shown}
-            ring={ring}
+            rings={rings}
+            cupcake={cupcake}
             label={`${flower.name} as a solid; drag to turn it`}
             onPick={setUnder}
             onScene={takeScene}
@@ -98,9 +100,15 @@ export function SolidStage(props: {
         />
         <Switch
           size="xs"
-          label="10 mm grid"
-          checked={ring}
-          onChange={(e) => setRing(e.currentTarget.checked)}
+          label="rings 10 mm apart"
+          checked={rings}
+          onChange={(e) => setRings(e.currentTarget.checked)}
+        />
+        <Switch
+          size="xs"
+          label="on a 64 mm cupcake"
+          checked={cupcake}
+          onChange={(e) => setCupcake(e.currentTarget.checked)}
         />
         {layerId && (
           <Switch

@@ -17,6 +17,7 @@ import { TextField } from '../../parts/TextField.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
 import type { Picture } from '../../workers/planner.worker.ts'
+import { FlowerChecks } from './FlowerChecks.tsx'
 import { FlowerFigures } from './FlowerFigures.tsx'
 import { LayerList } from './LayerList.tsx'
 import { LayerStrip } from './LayerStrip.tsx'
@@ -110,6 +111,9 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
                 >
                   Solid (glTF)
                 </Menu.Item>
+                <Menu.Item component="a" href={`/api/flowers/${flower.id}/file`}>
+                  Recipe (JSON)
+                </Menu.Item>
                 {editable && <Menu.Divider />}
                 {editable && <Menu.Item onClick={remove}>Take {flower.name} out of the library</Menu.Item>}
               </Menu.Dropdown>
@@ -150,6 +154,7 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
         </div>
         <div className={css.right}>
           {picture && <FlowerFigures flower={flower} picture={picture} workshop={workshop} draft={draft} />}
+          {picture && <FlowerChecks checks={picture.checks} draft={draft} select={setLayerId} />}
           <LayerList
             draft={draft}
             workshop={workshop}

@@ -1,8 +1,11 @@
+import { useInViewport } from '@mantine/hooks'
+import { useMemo } from 'react'
 import { Link } from 'react-router'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
 import { usePicture } from '../../workers/planner.ts'
+import { useThumbnail } from '../../workers/thumbnails.ts'
 import css from './FlowerTile.module.css'
 
 const own = { sizeMm: null, tips: {} }
@@ -11,12 +14,18 @@ const own = { sizeMm: null, tips: {} }
 export function FlowerTile(props: { flower: Flower; workshop: Workshop; onClick?: () => void }) {
   const { flower, workshop, onClick } = props
   const { picture } = usePicture(flower, own, workshop)
-  const colours = Object.fromEntries(flower.roles.map((r) => [r.id, r.hex]))
+  const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
+  const { ref, inViewport } = useInViewport<HTMLSpanElement>()
+  const thumbnail = useThumbnail(picture, colours, inViewport)
   const inside = (
     <>
-      <span className={css.picture}>
-        {picture && (
-          <FlowerPicture shapes={picture.shapes} colours={colours} size={170} fluid label={flower.name} />
+      <span className={css.picture} ref={ref}>
+        {thumbnail ? (
+          <img src={thumbnail} alt={flower.name} className={css.solid} />
+        ) : (
+          picture && (
+            <FlowerPicture shapes={picture.shapes} colours={colours} size={170} fluid label={flower.name} />
+          )
         )}
       </span>
       <span className={css.name}>{flower.name}</span>

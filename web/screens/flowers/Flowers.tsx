@@ -1,7 +1,12 @@
-import { SegmentedControl, TextInput } from '@mantine/core'
+import { Button, FileButton, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
+import { useNavigate } from 'react-router'
+import type { Problem } from '#contract/problem'
+import { ApiError } from '../../data/api.ts'
+import { importFlower, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
+import { ImportFaults } from '../../parts/ImportFaults.tsx'
+import { tell } from '../../parts/notify.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import css from './Flowers.module.css'
 import { FlowerTile } from './FlowerTile.tsx'
@@ -20,6 +25,21 @@ export function Flowers() {
   const { workshop, error } = useWorkshop()
   const [search, setSearch] = useState('')
   const [form, setForm] = useState('all')
+  const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
+  const navigate = useNavigate()
+
+  async function takeIn(file: File | null) {
+    if (!file) return
+    try {
+      const flower = await importFlower(await file.text())
+      navigate(`/flowers/${flower.id}`)
+      tell(`“${flower.name}” is in your library.`)
+    } catch (error) {
+      if (error instanceof ApiError) setRefused({ file: file.name, problem: error.problem })
+      else tell((error as Error).message)
+    }
+  }
+
   if (error && !workshop) return <Failed what="The library" error={error} retry={reloadWorkshop} />
   if (!workshop) return <Loading what="the library" />
   const shown = workshop.flowers.filter(
@@ -41,9 +61,17 @@ export function Flowers() {
               value={search}
               onChange={(e) => setSearch(e.currentTarget.value)}
             />
+            <FileButton
+              onChange={takeIn}
+              accept="application/json,.json"
+              inputProps={{ 'aria-label': 'Flower file' }}
+            >
+              {(props) => <Button {...props}>Import a flower</Button>}
+            </FileButton>
           </>
         }
       />
+      <ImportFaults refused={refused} close={() => setRefused(null)} />
       {shown.length === 0 ? (
         <Empty title="Nothing here">
           {form === 'own' && search === ''

@@ -15,10 +15,10 @@ import {
 } from '../../data/orders.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { clock, dayHeading } from '../../parts/dates.ts'
+import { ImportFaults } from '../../parts/ImportFaults.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
-import { ImportFaults } from './ImportFaults.tsx'
 import { NewOrder } from './NewOrder.tsx'
 import css from './Orders.module.css'
 

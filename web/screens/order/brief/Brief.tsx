@@ -7,7 +7,7 @@ import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
-import { NumberField } from '../../../parts/NumberField.tsx'
+import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Brief.module.css'
@@ -48,6 +48,14 @@ export function Brief() {
               { value: 'delivered', label: 'Delivered' },
               { value: 'onSite', label: 'Finished on site' },
             ]}
+          />
+          <OptionalNumberField
+            label="The box leaves above each piece"
+            unit="mm"
+            value={order.boxMm}
+            schema={shape.boxMm.unwrap().unwrap()}
+            onChange={set('boxMm', 'box')}
+            placeholder="not measured"
           />
           <Select
             label="Icing kind"

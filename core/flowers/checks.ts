@@ -1,0 +1,235 @@
+import type { Flower, Layer } from '../model/flower.ts'
+import { strokeDefinition } from '../strokes/index.ts'
+import { strokeReach } from '../strokes/quantities.ts'
+import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
+import type { FlowerMeasure, ResolvedLayer } from './measure.ts'
+
+/** A change that mends what a check found: to one layer, or to the flower itself. */
+export interface FlowerRemedy {
+  label: string
+  layer?: { id: string; part: Partial<Layer> }
+  flower?: Partial<Pick<Flower, 'setting' | 'nailMm'>>
+}
+
+/** Something the geometry says will not work, or will look stiff. */
+export interface FlowerCheck {
+  code:
+    | 'mound-too-high'
+    | 'row-gaps'
+    | 'row-full'
+    | 'petals-opposite'
+    | 'wider-than-nail'
+    | 'in-place-only'
+    | 'no-foot'
+    | 'hand-strain'
+  severity: 'note' | 'decide'
+  layerId: string | null
+  message: string
+  remedy: FlowerRemedy | null
+}
+
+type Check = (flower: Flower, layers: readonly ResolvedLayer[], measure: FlowerMeasure) => FlowerCheck[]
+
+const mm = (value: number) => `${Math.round(value)} mm`
+const isFull = (layer: Layer) => layer.spreadDeg >= 360
+
+/** Petal walls that go once round a mound lower than they are: higher, it pushes them open. */
+const moundTooHigh: Check = (_, layers) =>
+  layers.flatMap(({ layer: mound }, m): FlowerCheck[] => {
+    if (mound.stroke.kind !== 'mound' || mound.ringMm > 0.5) return []
+    const { tallMm, radiusMm } = mound.stroke
+    const top = mound.heightMm + tallMm
+    const around = layers.slice(m + 1).flatMap(({ layer, tip }) => {
+      const slot = openingSlot(tip.opening)
+      const wall = (layer.stroke.kind === 'wall' || layer.stroke.kind === 'funnel') && slot
+      return wall && layer.ringMm <= radiusMm + 2 ? [{ layer, lengthMm: slot.lengthMm }] : []
+    })
+    return around.flatMap(({ layer, lengthMm }) => {
+      if (top <= layer.heightMm + lengthMm) return []
+      const lower = Math.max(1, Math.floor(layer.heightMm + lengthMm - 1 - mound.heightMm))
+      return [
+        {
+          code: 'mound-too-high',
+          severity: 'decide',
+          layerId: mound.id,
+          message: `The wall of “${layer.name}” is ${mm(lengthMm)}; “${mound.name}” is ${mm(top)} high and will push it open.`,
+          remedy: {
+            label: `Lower it to ${mm(lower)}`,
+            layer: { id: mound.id, part: { stroke: { ...mound.stroke, tallMm: lower } } },
+          },
+        },
+      ]
+    })
+  })
+
+const reachOf = ({ layer, tip }: ResolvedLayer): Float64Array =>
+  strokeReach(layer.stroke, { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }, tip.opening)
+
+function furthest(reach: Float64Array): number {
+  let most = 0
+  for (let o = 0; o < reach.length; o += 4) most = Math.max(most, Math.hypot(reach[o]!, reach[o + 1]!))
+  return most
+}
+
+/** How far a layer's strokes reach from the flower's axis, mm. */
+const reachMm = (resolved: ResolvedLayer): number => furthest(reachOf(resolved))
+
+/** Azimuths in degrees that one stroke of a petal row covers, at seven tenths of its reach and beyond. */
+function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
+  const reach = reachOf({ layer, tip })
+  const most = furthest(reach)
+  let widest = 0
+  for (let o = 0; o < reach.length; o += 4) {
+    const r = Math.hypot(reach[o]!, reach[o + 1]!)
+    if (r < most * 0.7) continue
+    widest = Math.max(widest, Math.abs(Math.atan2(reach[o + 1]!, reach[o]!)) + reach[o + 3]! / r)
+  }
+  return (2 * widest * 180) / Math.PI
+}
+
+/** Strokes whose rows are meant to close around the flower. */
+const closes = (layer: Layer) => layer.stroke.kind === 'petalArc' || layer.stroke.kind === 'ruffle'
+const FULL_TURN = 360
+/** Petals of a row that lie over more than this many thicknesses do not find room. */
+const MOST_OVERLAP = 2.7
+const HEART_MM = 3.5
+
+/** Standing rows that do not close, or hold more petals than there is room for. */
+const rows: Check = (_, layers) =>
+  layers.flatMap((resolved): FlowerCheck[] => {
+    const { layer } = resolved
+    if (!closes(layer) || !isFull(layer) || layer.count < 2) return []
+    const width = petalWidthDeg(resolved)
+    const cover = (width * layer.count) / FULL_TURN
+    if (cover < 0.92) {
+      const enough = Math.ceil(FULL_TURN / width)
+      return [
+        {
+          code: 'row-gaps',
+          severity: 'decide',
+          layerId: layer.id,
+          message: `${layer.count} petals of ${Math.round(width)}° leave gaps in “${layer.name}”: the row beneath shows through.`,
+          remedy: { label: `Pipe ${enough}`, layer: { id: layer.id, part: { count: enough } } },
+        },
+      ]
+    }
+    // the innermost petals close a heart: they are meant to wrap each other
+    if (cover > MOST_OVERLAP && layer.ringMm > HEART_MM) {
+      const room = Math.max(2, Math.floor((2 * FULL_TURN) / width))
+      return [
+        {
+          code: 'row-full',
+          severity: 'decide',
+          layerId: layer.id,
+          message: `${layer.count} petals of ${Math.round(width)}° in “${layer.name}” lie ${cover.toFixed(1)} deep: there is no room for the tip between them.`,
+          remedy: { label: `Pipe ${room}`, layer: { id: layer.id, part: { count: room } } },
+        },
+      ]
+    }
+    return []
+  })
+
+const isPetal = (layer: Layer) =>
+  layer.stroke.kind === 'fan' || layer.stroke.kind === 'petalArc' || layer.stroke.kind === 'ruffle'
+
+/** Two or four petals in the outermost row stand exactly opposite each other, which looks stiff. */
+const petalsOpposite: Check = (_, layers) => {
+  const outermost = layers
+    .filter(({ layer }) => isPetal(layer) && isFull(layer) && layer.count > 1)
+    .map((resolved) => ({ layer: resolved.layer, reach: reachMm(resolved) }))
+    .sort((a, b) => b.reach - a.reach)[0]?.layer
+  if (!outermost || (outermost.count !== 2 && outermost.count !== 4)) return []
+  return [
+    {
+      code: 'petals-opposite',
+      severity: 'note',
+      layerId: outermost.id,
+      message: `${outermost.count} petals in “${outermost.name}” stand exactly opposite each other, which looks stiff. Odd numbers sit better.`,
+      remedy: {
+        label: `Pipe ${outermost.count + 1}`,
+        layer: { id: outermost.id, part: { count: outermost.count + 1 } },
+      },
+    },
+  ]
+}
+
+const NAILS = [25, 30, 40, 50, 60, 70, 80]
+
+/** A flower that hangs over the edge of its nail. */
+const widerThanNail: Check = (flower, _, { diameterMm }) => {
+  if (flower.nailMm === null || diameterMm <= flower.nailMm) return []
+  const larger = NAILS.find((n) => n >= diameterMm)
+  return [
+    {
+      code: 'wider-than-nail',
+      severity: 'decide',
+      layerId: null,
+      message: `It is ${mm(diameterMm)} across and its nail ${mm(flower.nailMm)}: the last petals hang over the edge.`,
+      remedy: larger ? { label: `Take a ${mm(larger)} nail`, flower: { nailMm: larger } } : null,
+    },
+  ]
+}
+
+/** Strokes that are scraped off or fall apart when a flower is lifted. */
+const fragile = (layer: Layer) => ['rosette', 'grass', 'shell', 'ribbon'].includes(layer.stroke.kind)
+const FOOT_MM = 2.5
+const foots = (layer: Layer) =>
+  ['mound', 'disc', 'flood', 'dot', 'drop', 'funnel', 'wall'].includes(layer.stroke.kind)
+
+/** What cannot be lifted, put on a nail; and petals with nothing beneath that ties them together. */
+const lifting: Check = (flower, layers) => {
+  if (flower.setting !== 'nail') return []
+  const scraped = layers.find(({ layer }) => fragile(layer))?.layer
+  if (scraped)
+    return [
+      {
+        code: 'in-place-only',
+        severity: 'decide',
+        layerId: scraped.id,
+        message: `“${scraped.name}” is a ${strokeDefinition(scraped.stroke.kind).label}: it is spoiled when the flower is lifted from its nail.`,
+        remedy: { label: 'Pipe it in place', flower: { setting: 'inPlace', nailMm: null } },
+      },
+    ]
+  // lying petals that begin at the centre hold each other; so does a one-piece wall
+  if (layers.some(({ layer }) => (foots(layer) || layer.stroke.kind === 'fan') && layer.ringMm < FOOT_MM))
+    return []
+  return [
+    {
+      code: 'no-foot',
+      severity: 'note',
+      layerId: null,
+      message: 'Nothing ties its petals together at the foot: it may break when lifted. Pipe a disc first.',
+      remedy: null,
+    },
+  ]
+}
+
+/** Opening under which stiff icing hurts the hand, mm². */
+const NARROW_MM2 = 2
+
+const handStrain: Check = (_, layers) =>
+  layers.flatMap(({ layer, tip }): FlowerCheck[] => {
+    if (layer.stiffness !== 'stiff' || openingArea(tip.opening) >= NARROW_MM2) return []
+    return [
+      {
+        code: 'hand-strain',
+        severity: 'note',
+        layerId: layer.id,
+        message: `“${layer.name}” pushes stiff icing through ${shortOpening(tip.opening)}: hard on the hand, and it breaks.`,
+        remedy: { label: 'Pipe it soft', layer: { id: layer.id, part: { stiffness: 'soft' } } },
+      },
+    ]
+  })
+
+const checks: readonly Check[] = [moundTooHigh, rows, lifting, widerThanNail, petalsOpposite, handStrain]
+
+/** Everything the geometry of a fitted flower says will not work, what wants a decision first. */
+export function flowerChecks(
+  flower: Flower,
+  layers: readonly ResolvedLayer[],
+  measure: FlowerMeasure,
+): FlowerCheck[] {
+  return checks
+    .flatMap((check) => check(flower, layers, measure))
+    .sort((a, b) => Number(a.severity === 'note') - Number(b.severity === 'note'))
+}

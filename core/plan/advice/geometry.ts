@@ -1,0 +1,44 @@
+import { flowerChecks } from '../../flowers/checks.ts'
+import { surfaceDefinition } from '../../surfaces/index.ts'
+import { type AdviceCheck, mm, say } from './check.ts'
+
+/** What the geometry of a flower says will not work at the size and with the tips it has here. */
+export const willNotWork: AdviceCheck = ({ placements }) =>
+  placements.flatMap(({ piece, flower, fitted }) =>
+    flowerChecks(flower, fitted.layers, fitted.measure)
+      // the nail has a check of its own here, which knows the size that was asked for
+      .filter((c) => c.severity === 'decide' && c.code !== 'wider-than-nail')
+      .map((c) =>
+        say(
+          c.code,
+          'decide',
+          { kind: 'flower', id: flower.id },
+          `${flower.name} on ${piece.name}: ${c.message} Change the flower in the studio, or its size or tip here.`,
+        ),
+      ),
+  )
+
+/** Icing that would touch the lid of the box it travels in. */
+export const tooTallForBox: AdviceCheck = ({ at, placements }) => {
+  const { boxMm, travel } = at.order
+  if (boxMm === null || travel === 'onSite') return []
+  return at.order.pieces.flatMap((piece) => {
+    const here = placements.filter((p) => p.piece.id === piece.id)
+    const tallest = here.reduce<(typeof here)[number] | null>(
+      (most, p) => (!most || p.fitted.measure.heightMm > most.fitted.measure.heightMm ? p : most),
+      null,
+    )
+    if (!tallest) return []
+    const rise = surfaceDefinition(piece.shape.kind).topRiseMm(piece.shape)
+    const high = rise + (piece.coat?.thicknessMm ?? 0) + tallest.fitted.measure.heightMm
+    if (high <= boxMm) return []
+    return [
+      say(
+        'touches-the-lid',
+        'decide',
+        { kind: 'piece', id: piece.id },
+        `${tallest.flower.name} stands ${mm(high)} above ${piece.name}, and the box leaves ${mm(boxMm)}: the lid will touch it. Take a higher box, or a smaller flower.`,
+      ),
+    ]
+  })
+}
