@@ -1,20 +1,25 @@
+import { newTubeFrame } from '../geometry/tube.ts'
 import type { Flower } from '../model/flower.ts'
-import { strokeReach } from '../strokes/quantities.ts'
+import { traceStroke } from '../strokes/quantities.ts'
 import type { ResolvedLayer } from './measure.ts'
 
-/** Units of a border drawn side by side, each moved on from the last. */
+/** Units of a border drawn side by side along x, each a pitch further. */
 export interface BorderRun {
   units: number
-  stepMm: readonly [x: number, y: number]
+  pitchMm: number
+  /** Way in which a single unit runs, radians from x; it is turned back by this. */
+  heading: number
 }
 
 /** A run is long enough to show how units meet, mm, and no longer than this many units. */
 const RUN_MM = 46
 const MOST_UNITS = 9
+/** A stroke that ends nearer its start than this share of the pitch has no way of its own. */
+const LEAST_WAY = 0.4
 
 /**
- * How a border is shown: as a run of its units, along the direction in which one unit is about a pitch long.
- * Null for anything that is not a border, and for a unit that is a run by itself.
+ * How a border is shown: as a run of its units in the direction in which the hand goes along the edge. Null for
+ * anything that is not a border.
  */
 export function borderRun(
   flower: Flower,
@@ -22,27 +27,21 @@ export function borderRun(
   factor: number,
 ): BorderRun | null {
   if (flower.form !== 'border' || flower.pitchMm === null) return null
-  const pitch = flower.pitchMm * factor
-  const units = Math.min(MOST_UNITS, Math.floor(RUN_MM / pitch))
-  if (units < 2) return null
-  const [x, y] = unitSize(layers)
-  return { units, stepMm: Math.abs(x - pitch) < Math.abs(y - pitch) ? [pitch, 0] : [0, pitch] }
+  const pitchMm = flower.pitchMm * factor
+  const units = Math.min(MOST_UNITS, Math.max(1, Math.floor(RUN_MM / pitchMm)))
+  return { units, pitchMm, heading: wayOf(layers[0]!, pitchMm) }
 }
 
-function unitSize(layers: readonly ResolvedLayer[]): [number, number] {
-  const low = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY]
-  const high = [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY]
-  for (const { layer, tip } of layers) {
-    const reach = strokeReach(
-      layer.stroke,
-      { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: (layer.startDeg * Math.PI) / 180 },
-      tip.opening,
-    )
-    for (let o = 0; o < reach.length; o += 4)
-      for (const axis of [0, 1]) {
-        low[axis] = Math.min(low[axis]!, reach[o + axis]! - reach[o + 3]!)
-        high[axis] = Math.max(high[axis]!, reach[o + axis]! + reach[o + 3]!)
-      }
-  }
-  return [high[0]! - low[0]!, high[1]! - low[1]!]
+function wayOf({ layer, tip }: ResolvedLayer, pitchMm: number): number {
+  const trace = traceStroke(
+    layer.stroke,
+    { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: (layer.startDeg * Math.PI) / 180 },
+    tip.opening,
+  )
+  if (trace.primitive === 'sheet') return 0
+  const [a, b] = [newTubeFrame(), newTubeFrame()]
+  trace.path(0, a)
+  trace.path(1, b)
+  const [x, y] = [b.x - a.x, b.y - a.y]
+  return Math.hypot(x, y) > pitchMm * LEAST_WAY ? Math.atan2(y, x) : 0
 }

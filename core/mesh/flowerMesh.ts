@@ -53,13 +53,18 @@ export function flowerMesh(
   return builder.mesh
 }
 
-/** Moves a unit of a border to its place in the run, the middle of the run over the axis. */
-function moveOn({ mesh: { positions }, vertices }: MeshBuilder, first: number, run: BorderRun, unit: number) {
-  const steps = unit - (run.units - 1) / 2
-  for (let v = first * 3; v < vertices * 3; v += 3) {
-    positions[v]! += run.stepMm[0] * steps
-    positions[v + 1]! += run.stepMm[1] * steps
-  }
+/** Turns a unit of a border along x and moves it to its place in the run, the middle of the run over the axis. */
+function moveOn({ mesh, vertices }: MeshBuilder, first: number, run: BorderRun, unit: number): void {
+  const along = run.pitchMm * (unit - (run.units - 1) / 2)
+  const cos = Math.cos(-run.heading)
+  const sin = Math.sin(-run.heading)
+  for (const data of [mesh.positions, mesh.normals])
+    for (let v = first * 3; v < vertices * 3; v += 3) {
+      const [x, y] = [data[v]!, data[v + 1]!]
+      data[v] = cos * x - sin * y
+      data[v + 1] = sin * x + cos * y
+    }
+  for (let v = first * 3; v < vertices * 3; v += 3) mesh.positions[v]! += along
 }
 
 interface LayerPlan {

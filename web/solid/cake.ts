@@ -3,10 +3,12 @@ import { Color, CylinderGeometry, Group, LatheGeometry, Mesh, MeshLambertMateria
 /** Measures of a cupcake or cookie body, mm. */
 export interface CakeBody {
   radiusMm: number
-  /** Height of the body under the coat, and of the dome above it; no dome is a cookie. */
+  /** Height of the body under the coat, and of the dome above it. */
   bodyMm: number
   domeMm: number
   coat: string
+  /** Baked in a paper case, or a flat biscuit. */
+  cased: boolean
 }
 
 const CASE = new Color('#8b6b4e')
@@ -14,13 +16,13 @@ const CRUST = new Color('#d9c7a3')
 
 /** A cupcake or cookie with its coat, its foot on the ground. `hold` is told of everything to let go later. */
 export function cakeBody(
-  { radiusMm: r, bodyMm: h, domeMm, coat }: CakeBody,
+  { radiusMm: r, bodyMm: h, domeMm, coat, cased }: CakeBody,
   hold: <T extends { dispose(): void }>(thing: T) => T,
 ): Group {
   const group = new Group()
   const body = new Mesh(
-    hold(new CylinderGeometry(r * 0.98, r * (domeMm > 0 ? 0.76 : 0.98), h, 48)),
-    hold(new MeshLambertMaterial({ color: domeMm > 0 ? CASE : CRUST })),
+    hold(new CylinderGeometry(r * 0.98, r * (cased ? 0.76 : 0.98), h, 48)),
+    hold(new MeshLambertMaterial({ color: cased ? CASE : CRUST })),
   )
   body.rotation.x = Math.PI / 2
   body.position.z = h / 2

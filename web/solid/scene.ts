@@ -75,7 +75,6 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
   const caster = new Raycaster()
   let strokes: StrokeRange[] = []
   let asked = 0
-  let framed = 0
   let flowerRadius = 0
   let elevation = 46
 
@@ -95,7 +94,13 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
     controls.minDistance = away * 0.3
     controls.maxDistance = away * 3
     controls.update()
-    framed = radius
+  }
+
+  /** The flower fills the view, or the cupcake it stands on. */
+  function reframe() {
+    const middle = middleOf(flower.geometry)
+    if (cake.visible) middle.z -= CUPCAKE.bodyMm * 0.32
+    frame(cake.visible ? Math.max(flowerRadius, CUPCAKE.radiusMm * 1.25) : flowerRadius, middle)
   }
 
   return {
@@ -113,7 +118,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       // a slider that is dragged must not move the camera; another flower must
       if (Math.abs(radius - flowerRadius) > flowerRadius * 0.3) {
         flowerRadius = radius
-        frame(cake.visible ? Math.max(radius, CUPCAKE.radiusMm * 1.05) : radius, middleOf(geometry))
+        reframe()
       }
       draw()
     },
@@ -138,7 +143,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
     },
     cupcake(shown) {
       cake.visible = shown
-      frame(shown ? Math.max(flowerRadius, CUPCAKE.radiusMm * 1.05) : flowerRadius, middleOf(flower.geometry))
+      reframe()
       draw()
     },
     resize(width, height) {
@@ -150,7 +155,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
     },
     look(elevationDeg) {
       elevation = elevationDeg
-      frame(framed, middleOf(flower.geometry))
+      reframe()
       draw()
     },
     geometry: () => flower.geometry,
@@ -170,7 +175,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
 }
 
 /** What is shown under a flower on request: the usual cupcake with a flat coat. */
-const CUPCAKE: CakeBody = { radiusMm: 32, bodyMm: 38, domeMm: 0, coat: '#efe9dc' }
+const CUPCAKE: CakeBody = { radiusMm: 32, bodyMm: 38, domeMm: 0, coat: '#efe9dc', cased: true }
 
 /** Rings on the table every ten millimetres out to fifty, the last one heavier. */
 function scaleRings(hold: <T extends { dispose(): void }>(thing: T) => T): Group {

@@ -20,6 +20,7 @@ export const narcissus = onNail(50, {
         tiltEndDeg: 11,
         curlDeg: 8,
         lipDeg: -12,
+        sideMm: 0.3,
         point: 0.75,
         flow: 1.35,
       },

@@ -113,6 +113,7 @@ async function setOut(
         radiusMm: diameterOf(piece) / 2,
         bodyMm: piece.shape.kind === 'cupcake' ? 32 : 7,
         domeMm: piece.shape.kind === 'cupcake' ? piece.shape.domeMm : 0,
+        cased: piece.shape.kind === 'cupcake',
         coat: (piece.coat && hexes.get(piece.coat.colourId)) ?? '#d9c7a3',
         flowers: await standing(piece, mine, i, hexes),
       }
