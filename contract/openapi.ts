@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
 import { orderEndpoints } from './orders.ts'
@@ -12,9 +13,13 @@ const json = (schema: z.ZodType, io: 'input' | 'output') => ({
 
 /** The OpenAPI 3.1 document of the whole API, made from the same schemas that check its requests. */
 export function openApiDocument() {
-  const all: Endpoint[] = [healthEndpoints, orderEndpoints, workshopEndpoints, weighingEndpoints].flatMap(
-    (group) => Object.values(group) as Endpoint[],
-  )
+  const all: Endpoint[] = [
+    healthEndpoints,
+    orderEndpoints,
+    workshopEndpoints,
+    weighingEndpoints,
+    dyeEndpoints,
+  ].flatMap((group) => Object.values(group) as Endpoint[])
   const paths: Record<string, Record<string, unknown>> = {}
   for (const e of all) {
     const path = `/api${e.path.replace(/:(\w+)/g, '{$1}')}`

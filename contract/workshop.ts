@@ -22,6 +22,7 @@ export const storedWorkshopSchema = z.object({
     bags: z.record(z.string(), version),
     flowers: z.record(z.string(), version),
     icings: z.record(z.string(), version),
+    dyes: z.record(z.string(), version),
   }),
 })
 export type StoredWorkshop = z.infer<typeof storedWorkshopSchema>

@@ -174,7 +174,7 @@ describe('the workshop', () => {
         .send({ count: 4, grams: 52, icingKindId: 'butter-sugar', note: '' })
         .expect(200)
     ).body
-    expect(kept.computedGrams).toBeCloseTo(4 * 9.86, 0)
+    expect(kept.computedGrams).toBeCloseTo(4 * 9.46, 0)
     const { calibration, spread } = await rose()
     expect(calibration).toBeGreaterThan(1.1)
     expect(calibration).toBeLessThan(52 / kept.computedGrams)

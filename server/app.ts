@@ -9,6 +9,7 @@ import { healthEndpoints } from '#contract/health'
 import { openApiDocument } from '#contract/openapi'
 import { passphraseGate, sameOriginOnly } from './access.ts'
 import { notFound, problemHandler } from './problems.ts'
+import { dyeRoutes } from './resources/dyes.ts'
 import { orderRoutes } from './resources/orders.ts'
 import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
@@ -51,7 +52,7 @@ export function createApp({ orm, logger, webFolder, passphrase }: AppOptions): E
   app.get('/api/openapi.json', (_req, res) => {
     res.json(openApiDocument())
   })
-  app.use('/api', orderRoutes(orm), workshopRoutes(orm), weighingRoutes(orm))
+  app.use('/api', orderRoutes(orm), workshopRoutes(orm), weighingRoutes(orm), dyeRoutes(orm))
   app.use('/api', (req) => {
     throw notFound('address', `/api${req.path}`)
   })

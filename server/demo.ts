@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { readBakeryFile } from '#core/files/bakeryFile'
+import { DyeRow } from './entities/dye.ts'
 import { BagRow, SettingsRow, TipRow } from './entities/workshop.ts'
 import { invalid } from './problems.ts'
 import { importOrder } from './resources/importOrder.ts'
@@ -37,10 +38,12 @@ async function loadBakery(em: EntityManager, data: unknown, now: Date): Promise<
   const { workshop } = await loadWorkshop(em)
   const read = readBakeryFile(data, workshop)
   if (!read.ok) throw invalid(read.faults)
-  const { settings, tips, bags } = read.value
+  const { settings, tips, bags, dyes } = read.value
   em.create(SettingsRow, { id: SETTINGS_ID, values: settings, demoLoadedAt: now })
   for (const tip of tips) em.create(TipRow, { ...tip, spec: null })
   for (const { id, owned, ...spec } of bags) em.create(BagRow, { id, owned, spec })
+  for (const { learnt: _, ...spec } of workshop.dyes)
+    em.create(DyeRow, { id: spec.id, spec: { ...spec, owned: dyes.includes(spec.id) } })
   await em.flush()
 }
 

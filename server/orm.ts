@@ -1,5 +1,6 @@
 import { Migrator } from '@mikro-orm/migrations'
 import { MikroORM } from '@mikro-orm/postgresql'
+import { DyeRow, MixRow } from './entities/dye.ts'
 import { OrderRow, PieceRow } from './entities/order.ts'
 import { WeighingRow } from './entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from './entities/workshop.ts'
@@ -9,7 +10,18 @@ import { migrations } from './migrations/index.ts'
 export function connect(clientUrl: string): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl,
-    entities: [OrderRow, PieceRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow],
+    entities: [
+      OrderRow,
+      PieceRow,
+      TipRow,
+      BagRow,
+      FlowerRow,
+      IcingRow,
+      SettingsRow,
+      WeighingRow,
+      DyeRow,
+      MixRow,
+    ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     forceUtcTimezone: true,

@@ -12,6 +12,7 @@ const whites = {
   pricePerPack: 5.5,
 }
 const driedWhites = { name: 'Egg white powder', allergens: ['egg' as const], packGrams: 125, pricePerPack: 6 }
+const cocoa = { name: 'Cocoa', allergens: [], packGrams: 250, pricePerPack: 3.4 }
 const caster = { name: 'Caster sugar', allergens: [], packGrams: 1000, pricePerPack: 1.7 }
 const water = { name: 'Water', allergens: [], packGrams: 1000, pricePerPack: 0 }
 
@@ -26,6 +27,8 @@ export const catalogueIcings: readonly IcingKind[] = [
     note: 'Crusts; ivory base. Butter slackens above 24 °C.',
     density: 0.9,
     baseHex: '#f6f1d6',
+    scatter: 1,
+    deepens: 0.15,
     ingredients: [
       { ...butter, parts: 40 },
       { ...sugar, parts: 57 },
@@ -45,6 +48,8 @@ export const catalogueIcings: readonly IcingKind[] = [
     note: 'Whiter and firmer than all butter; stands more warmth.',
     density: 0.86,
     baseHex: '#f7f4e6',
+    scatter: 1.1,
+    deepens: 0.15,
     ingredients: [
       { ...shortening, parts: 20 },
       { ...butter, parts: 18 },
@@ -65,6 +70,8 @@ export const catalogueIcings: readonly IcingKind[] = [
     note: 'Smooth and soft; does not crust; keep it cold.',
     density: 0.78,
     baseHex: '#f8f3e0',
+    scatter: 1.05,
+    deepens: 0.1,
     ingredients: [
       { ...whites, parts: 18 },
       { ...caster, parts: 34 },
@@ -84,6 +91,8 @@ export const catalogueIcings: readonly IcingKind[] = [
     note: 'Dries hard and white; flowers keep for weeks. Made with dried egg white.',
     density: 1.25,
     baseHex: '#f9f9f7',
+    scatter: 1.25,
+    deepens: 0.2,
     ingredients: [
       { ...sugar, parts: 83 },
       { ...driedWhites, parts: 3 },
@@ -93,6 +102,28 @@ export const catalogueIcings: readonly IcingKind[] = [
     liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 5, flood: 11 },
     crustMinutes: 20,
     can: { standUpright: true, freeze: false, dryHard: true, brushWet: true },
+    rawEgg: false,
+    source: 'catalogue',
+    basedOn: null,
+  },
+  {
+    id: 'cocoa-butter',
+    name: 'Cocoa butter icing',
+    note: 'Dark from the start: for black, deep brown and deep red with a fraction of the dye.',
+    density: 0.92,
+    baseHex: '#7a5642',
+    scatter: 0.9,
+    deepens: 0.1,
+    ingredients: [
+      { ...butter, parts: 38 },
+      { ...sugar, parts: 48 },
+      { ...cocoa, parts: 10 },
+      { ...cream, parts: 4 },
+    ],
+    yieldPercent: 100,
+    liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 6, flood: 14 },
+    crustMinutes: 15,
+    can: { standUpright: true, freeze: true, dryHard: false, brushWet: true },
     rawEgg: false,
     source: 'catalogue',
     basedOn: null,

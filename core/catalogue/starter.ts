@@ -1,5 +1,6 @@
 import type { OwnedTip } from '../model/tip.ts'
 import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
+import { catalogueDyes } from './dyes.ts'
 import { catalogueFlowers } from './flowers/index.ts'
 import { catalogueIcings } from './icings.ts'
 import { catalogueTips } from './tips.ts'
@@ -41,11 +42,24 @@ const starterTips: readonly OwnedTip[] = catalogueTips.map((tip) => ({
   source: 'catalogue',
 }))
 
+/** Eight that mix most of what is asked for. */
+export const starterDyes: readonly string[] = [
+  'lemon',
+  'golden',
+  'red',
+  'pink',
+  'royal',
+  'leaf',
+  'brown',
+  'black',
+]
+
 /** A complete workshop made of the catalogue alone. */
 export const starterWorkshop: Workshop = {
   tips: [...starterTips],
   flowers: [...catalogueFlowers],
   icings: [...catalogueIcings],
   bags: [...starterBags],
+  dyes: catalogueDyes.map((dye) => ({ ...dye, owned: starterDyes.includes(dye.id) })),
   settings: starterSettings,
 }

@@ -10,6 +10,8 @@ export const bakeryFileSchema = z.object({
   schemaVersion: z.literal(1, 'This program reads version 1 of the bakery format.'),
   settings: settingsSchema,
   bags: z.array(bagStockSchema).max(60),
+  /** Dyes of the catalogue that are owned. */
+  dyes: z.array(idSchema).max(60).default([]),
   tips: z.array(
     z.object({ id: idSchema, owned: z.number().int().min(0).max(99), stamp: z.string().max(40) }),
   ),
@@ -21,16 +23,24 @@ export function readBakeryFile(data: unknown, workshop: Workshop): Read<BakeryFi
   const parsed = bakeryFileSchema.safeParse(data)
   if (!parsed.success) return { ok: false, faults: issueFaults(parsed.error) }
   const known = new Set(workshop.tips.map((t) => t.id))
-  const faults: Fault[] = parsed.data.tips.flatMap((tip, i) =>
-    known.has(tip.id)
-      ? []
-      : [
-          {
-            path: ['tips', i, 'id'],
-            message: `There is no tip "${tip.id}". Take the line out or correct the id.`,
-          },
-        ],
-  )
+  const dyes = new Set(workshop.dyes.map((d) => d.id))
+  const faults: Fault[] = [
+    ...parsed.data.dyes.flatMap((id, i) =>
+      dyes.has(id)
+        ? []
+        : [{ path: ['dyes', i], message: `There is no dye "${id}". Take it out or correct the id.` }],
+    ),
+    ...parsed.data.tips.flatMap((tip, i) =>
+      known.has(tip.id)
+        ? []
+        : [
+            {
+              path: ['tips', i, 'id'],
+              message: `There is no tip "${tip.id}". Take the line out or correct the id.`,
+            },
+          ],
+    ),
+  ]
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data }
 }
 
@@ -41,6 +51,7 @@ export function withBakery(workshop: Workshop, bakery: BakeryFile): Workshop {
     ...workshop,
     settings: bakery.settings,
     bags: bakery.bags,
+    dyes: workshop.dyes.map((dye) => ({ ...dye, owned: bakery.dyes.includes(dye.id) })),
     tips: workshop.tips.map((tip) => ({
       ...tip,
       owned: counts.get(tip.id)?.owned ?? 0,

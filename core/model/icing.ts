@@ -18,6 +18,10 @@ export const icingKindSchema = z.object({
   /** g per ml as piped. */
   density: z.number().min(0.4, 'Icing weighs at least 0.4 g/ml.').max(1.8, 'Icing weighs at most 1.8 g/ml.'),
   baseHex: hexSchema,
+  /** How strongly it whitens a dye; butter icing is 1. */
+  scatter: z.number().min(0.3).max(3).default(1),
+  /** How much a colour deepens on standing, as a share of its dye. */
+  deepens: z.number().min(0).max(1).default(0.15),
   ingredients: z.array(ingredientSchema).min(1, 'List at least one ingredient.').max(20),
   /** Grams of icing from 100 g of ingredients; below 100 when water boils off or some stays in the pan. */
   yieldPercent: z.number().min(20).max(130).default(100),

@@ -3,7 +3,13 @@ import { surfaceSchema } from '../surfaces/index.ts'
 import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
-export const orderColourSchema = z.object({ id: idSchema, name: nameSchema, hex: hexSchema })
+export const orderColourSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  hex: hexSchema,
+  /** Dyes a person has settled on for it; null to let the bench choose. */
+  dyeIds: z.array(idSchema).max(4, 'At most four dyes in a colour.').nullable().default(null),
+})
 export type OrderColour = z.infer<typeof orderColourSchema>
 
 /** A layer of icing spread over the piece before anything is piped. */
@@ -66,6 +72,22 @@ function isRealMoment(at: string): boolean {
   return !Number.isNaN(time) && new Date(time).toISOString().startsWith(at)
 }
 
+/**
+ * Which school the order is mixed by: each colour a bowl of its own, or one bowl that passes from colour to colour, in
+ * this order, each step taking on so large a share of what it needs from the one before.
+ */
+export const mixingSchema = z.discriminatedUnion('school', [
+  z.object({ school: z.literal('separate') }),
+  z.object({
+    school: z.literal('carryOver'),
+    chain: z
+      .array(z.object({ colourId: idSchema, carriedShare: z.number().min(0).max(1) }))
+      .min(1, 'A chain needs at least one colour.')
+      .max(60),
+  }),
+])
+export type Mixing = z.infer<typeof mixingSchema>
+
 export const orderSchema = z.object({
   id: idSchema,
   title: nameSchema,
@@ -93,6 +115,7 @@ export const orderSchema = z.object({
   safety: safetySchema.default('safe'),
   /** Flowers of each kind piped for practice before the real ones. */
   practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
+  mixing: mixingSchema.default({ school: 'separate' }),
   colours: z.array(orderColourSchema).max(60).default([]),
   pieces: z.array(pieceSchema).max(200).default([]),
 })

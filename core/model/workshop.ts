@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema, nameSchema } from './common.ts'
+import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'
 import { ownedTipSchema } from './tip.ts'
@@ -52,6 +53,7 @@ export const workshopSchema = z.object({
   flowers: z.array(flowerSchema),
   icings: z.array(icingKindSchema),
   bags: z.array(bagStockSchema),
+  dyes: z.array(dyeSchema),
   settings: settingsSchema,
 })
 export type Workshop = z.infer<typeof workshopSchema>

@@ -2,6 +2,7 @@ import { ciede2000 } from '../colour/ciede2000.ts'
 import { hexToLab } from '../colour/lab.ts'
 import type { Flower, Role } from '../model/flower.ts'
 import type { Order, OrderColour, PlacedFlower } from '../model/order.ts'
+import { newColour } from './new.ts'
 
 /** An order colour nearer than this to a role's own colour is taken for it; CIEDE2000. */
 const NEAR_ENOUGH = 12
@@ -55,7 +56,7 @@ function colourFor(
     .sort((a, b) => a.distance - b.distance)
   const best = ranked[0]
   if (best && best.distance < NEAR_ENOUGH) return best.c.id
-  const colour = { id: newId(), name: `${flower.name}: ${role.name.toLowerCase()}`, hex: role.hex }
+  const colour = newColour(newId(), `${flower.name}: ${role.name.toLowerCase()}`, role.hex)
   colours.push(colour)
   return colour.id
 }

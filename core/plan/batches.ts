@@ -1,21 +1,21 @@
 import { hexToLab } from '../colour/lab.ts'
 import type { Bag, Batch, Use } from '../model/plan.ts'
+import { baseAndLiquid, carry } from './carry.ts'
 import type { Lookup } from './lookup.ts'
 import { bowlKey, partGrams } from './reserve.ts'
-
-type Unordered = Omit<Batch, 'order'>
 
 /**
  * Bags to bowls: grams to mix of each colour at each stiffness, what stays in the bowl, rounded up to the
  * kitchen scale's step, and split into stiff base and liquid. Lightest first, so that the same spatula can go on.
  */
 export function batches(at: Lookup, uses: readonly Use[], bags: readonly Bag[]): Batch[] {
-  const bowls = new Map<string, Unordered>()
+  const bowls = new Map<string, Batch>()
   for (const use of uses) {
     for (const part of use.parts) {
       const bowl = openBowl(bowls, use, part.colourId)
       bowl.pipedGrams += part.piped
       bowl.reserveGrams += partGrams(part) - part.piped
+      bowl.marginGrams += part.margin
       if (!bowl.useIds.includes(use.id)) bowl.useIds.push(use.id)
     }
   }
@@ -26,30 +26,33 @@ export function batches(at: Lookup, uses: readonly Use[], bags: readonly Bag[]):
       bowl.bagNumbers.push(bag.number)
     }
   const { scaleStepGrams, bowlResidueGrams } = at.workshop.settings
-  return [...bowls.values()]
+  const weighed = [...bowls.values()]
     .map((bowl) => weigh(at, bowl, bowlResidueGrams, scaleStepGrams))
     .sort((a, b) => lightness(at, b) - lightness(at, a) || a.id.localeCompare(b.id))
-    .map((batch, i) => ({ ...batch, order: i + 1 }))
+  return carry(at, weighed).map((batch, i) => ({ ...batch, order: i + 1 }))
 }
 
 function openBowl(
-  bowls: Map<string, Unordered>,
+  bowls: Map<string, Batch>,
   of: Pick<Use, 'icingKindId' | 'stiffness'>,
   colourId: string,
-): Unordered {
+): Batch {
   const id = bowlKey(of, colourId)
   const open = bowls.get(id)
   if (open) return open
-  const bowl: Unordered = {
+  const bowl: Batch = {
     id,
+    order: 0,
     colourId,
     icingKindId: of.icingKindId,
     stiffness: of.stiffness,
     grams: 0,
+    carriedGrams: 0,
     baseGrams: 0,
     liquidGrams: 0,
     pipedGrams: 0,
     reserveGrams: 0,
+    marginGrams: 0,
     bagResidueGrams: 0,
     bowlResidueGrams: 0,
     roundingGrams: 0,
@@ -60,22 +63,19 @@ function openBowl(
   return bowl
 }
 
-function weigh(at: Lookup, bowl: Unordered, bowlResidueGrams: number, stepGrams: number): Unordered {
+function weigh(at: Lookup, bowl: Batch, bowlResidueGrams: number, stepGrams: number): Batch {
   const exact = bowl.pipedGrams + bowl.reserveGrams + bowl.bagResidueGrams + bowlResidueGrams
   // a hair under a step must not be pushed up a whole step by floating point
   const grams = Math.ceil(exact / stepGrams - 1e-9) * stepGrams
-  const liquidPer100 = at.icing(bowl.icingKindId).liquidPer100[bowl.stiffness]
-  const baseGrams = (grams * 100) / (100 + liquidPer100)
   return {
     ...bowl,
     grams,
-    baseGrams,
-    liquidGrams: grams - baseGrams,
+    ...baseAndLiquid(at, bowl, grams),
     bowlResidueGrams,
     roundingGrams: grams - exact,
   }
 }
 
-function lightness(at: Lookup, bowl: Unordered): number {
+function lightness(at: Lookup, bowl: Batch): number {
   return hexToLab(at.colour(bowl.colourId).hex)[0]
 }

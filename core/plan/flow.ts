@@ -20,6 +20,7 @@ export interface FlowLink {
 
 /** Stops that are not bowls, bags or flowers. */
 const LIQUID = 'base.liquid'
+const CARRIED = 'base.carried'
 const SPATULA = 'spatula'
 const RESERVE = 'end.reserve'
 const IN_BAGS = 'end.bags'
@@ -55,6 +56,7 @@ export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } 
       flow(`base.${base.kind}`, IN_MIXER, base.mixerResidueGrams, null)
     }
   node(LIQUID, 0, 'Liquid')
+  node(CARRIED, 0, 'Tinted on')
   node(RESERVE, 3, 'Spares, practice, margin')
   node(IN_BAGS, 3, 'Stays in bags')
   node(IN_MIXER, 1, 'Stays in the mixer')
@@ -64,6 +66,7 @@ export function icingFlow(plan: Plan): { nodes: FlowNode[]; links: FlowLink[] } 
     node(batch.id, 1, `${names.get(batch.colourId)}, ${batch.stiffness}`, batch.colourId)
     flow(`base.${batch.icingKindId}`, batch.id, batch.baseGrams, batch.colourId)
     flow(LIQUID, batch.id, batch.liquidGrams, batch.colourId)
+    flow(CARRIED, batch.id, batch.carriedGrams, batch.colourId)
     flow(batch.id, IN_BOWLS, batch.bowlResidueGrams + batch.roundingGrams, batch.colourId)
   }
   for (const bag of plan.bags) {

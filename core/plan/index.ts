@@ -95,7 +95,7 @@ function totals(
   return {
     pieces: sum(at.order.pieces, (p) => p.count),
     flowers: sum([...flowers.values()], (n) => n),
-    mixedGrams: sum(bowls, (b) => b.grams),
+    mixedGrams: sum(bowls, (b) => b.grams - b.carriedGrams),
     pipedGrams: sumParts(uses, 'piped'),
     handsOnMinutes: piping + fillings * bagMinutes + changes * changeMinutes + bowls.length * BOWL_MINUTES,
     changes,

@@ -4,6 +4,7 @@ import type { IcingKind } from '../model/icing.ts'
 import type { Order, OrderColour } from '../model/order.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
+import { newColour } from '../orders/new.ts'
 import { formatWeight } from '../units.ts'
 
 /** The order and workshop by id, as every stage needs them. */
@@ -48,7 +49,7 @@ export function lookUp(order: Order, workshop: Workshop): Lookup {
       const [, flowerId, roleId] = id.split('.')
       const of = flower(flowerId ?? '')
       const role = of.roles.find((r) => r.id === roleId)
-      return { id, name: `${of.name}: ${role?.name ?? roleId} (not chosen)`, hex: role?.hex ?? '#ffffff' }
+      return newColour(id, `${of.name}: ${role?.name ?? roleId} (not chosen)`, role?.hex ?? '#ffffff')
     },
     fit: rememberingFitter(workshop.tips),
     weight: (grams) => formatWeight(grams, workshop.settings.units),

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { hexSchema, nameSchema } from '#core/model/common'
 import type { OrderColour } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
+import { newColour } from '#core/orders/new'
 import { replaceColour } from '#core/plan/remedies'
 import { partGrams } from '#core/plan/reserve'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -31,7 +32,7 @@ export function Colours() {
   function add() {
     edit('add a colour', (o) => ({
       ...o,
-      colours: [...o.colours, { id: newId(), name: `Colour ${o.colours.length + 1}`, hex: '#d8cfc0' }],
+      colours: [...o.colours, newColour(newId(), `Colour ${o.colours.length + 1}`, '#d8cfc0')],
     }))
   }
 

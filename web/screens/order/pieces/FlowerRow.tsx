@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import type { Flower } from '#core/model/flower'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
+import { newColour } from '#core/orders/new'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { describeOpening } from '#core/tips/index'
 import { standIns } from '#core/tips/standIns'
@@ -186,10 +187,7 @@ function RoleChip(props: { name: string; chosen: string | undefined; onChoose: (
             const id = newId()
             edit('a new colour', (o) => ({
               ...o,
-              colours: [
-                ...o.colours,
-                { id, name: `${props.name} colour`.slice(0, 80), hex: colour?.hex ?? '#d8cfc0' },
-              ],
+              colours: [...o.colours, newColour(id, `${props.name} colour`, colour?.hex ?? '#d8cfc0')],
             }))
             props.onChoose(id)
           }}

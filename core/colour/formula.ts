@@ -1,0 +1,87 @@
+import { type DosedMix, dosed, trouble } from './dose.ts'
+import type { LabD65 } from './lab.ts'
+import type { Spectrum } from './spectrum.ts'
+import { type Mix, polish, solveSubset, subsets, type Task, task } from './subsetSolve.ts'
+import type { TintBase } from './tint.ts'
+
+/** Differences under this nobody sees on a flower; CIEDE2000. */
+export const UNSEEN = 1.5
+
+/** How a colour is mixed for one bowl. */
+export interface Formula {
+  /** The least trouble that comes unseen near, or else the nearest. */
+  chosen: DosedMix
+  /** Other ways: the best with each smaller number of dyes, and the nearest of all. */
+  others: DosedMix[]
+  /** The nearest before rounding: what these dyes can do at all. */
+  nearest: Mix
+}
+
+/** Candidates that are worth rounding. */
+const KEPT = 14
+const MOST_DYES = 3
+/** Size of bowl at which the choice of dyes is made, g. */
+const REFERENCE_GRAMS = 100
+
+/**
+ * Drops and specks for a target colour: every choice of up to three dyes is solved (Levenberg-Marquardt on log doses
+ * in CIEDE2000's own metric, docs/calculations.md, "Colour"), the best are rounded to what a hand can dose in this
+ * bowl, and the least trouble wins.
+ * @param grams finished icing in the bowl.
+ */
+export function formula(base: TintBase, target: LabD65, curves: readonly Spectrum[], grams: number): Formula {
+  return formulaFor(task(base, target, curves), grams)
+}
+
+/** The same for a task that may start from icing already tinted. */
+export function formulaFor(of: Task, grams: number): Formula {
+  const solved = subsets(of.curves.length, Math.min(MOST_DYES, of.curves.length))
+    .map((set) => solveSubset(of, set))
+    .sort((a, b) => trouble(a) - trouble(b))
+  const kept = bestOfEach(solved).map((mix) => (mix.difference > 0.3 ? polish(of, mix) : mix))
+  const nearest = kept.reduce((best, mix) => (mix.difference < best.difference ? mix : best))
+  // which dyes is decided at one size, so that a bowl of any other is the same formula
+  const rounded = kept
+    .map((mix) => ({ mix, dosed: dosed(of, mix, REFERENCE_GRAMS) }))
+    .sort((a, b) => trouble(a.dosed) - trouble(b.dosed))
+  const chosen =
+    rounded.find((r) => r.dosed.difference < UNSEEN) ??
+    rounded.reduce((best, r) => (r.dosed.difference < best.dosed.difference - 0.2 ? r : best))
+  const forBowl = (r: (typeof rounded)[number]) =>
+    grams === REFERENCE_GRAMS ? r.dosed : dosed(of, r.mix, grams)
+  return {
+    chosen: forBowl(chosen),
+    others: alternatives(
+      rounded.map((r) => ({ ...r.dosed, of: r })),
+      chosen.dosed,
+    ).map(({ of: r }) => forBowl(r)),
+    nearest,
+  }
+}
+
+/** The least trouble overall, and the nearest few of every number of dyes, so that each has its say. */
+function bestOfEach(solved: readonly Mix[]): Mix[] {
+  const kept = new Set(solved.slice(0, KEPT - 6))
+  for (let n = 0; n <= MOST_DYES; n++)
+    solved
+      .filter((mix) => mix.dyes.length === n)
+      .sort((a, b) => a.difference - b.difference)
+      .slice(0, 2)
+      .forEach((mix) => {
+        kept.add(mix)
+      })
+  return [...kept]
+}
+
+function alternatives<M extends DosedMix>(rounded: readonly M[], chosen: DosedMix): M[] {
+  const key = (mix: DosedMix) => mix.dyes.join()
+  const found = new Map<string, M>()
+  for (let n = 1; n <= MOST_DYES; n++) {
+    const best = rounded.filter((mix) => mix.dyes.length === n).sort((a, b) => a.difference - b.difference)[0]
+    if (best) found.set(key(best), best)
+  }
+  const second = rounded.find((mix) => key(mix) !== key(chosen))
+  if (second) found.set(key(second), second)
+  found.delete(key(chosen))
+  return [...found.values()]
+}
