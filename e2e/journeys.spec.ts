@@ -235,6 +235,7 @@ test('a colour is merged into another, and a bowl and its bags are saved', async
   await page.goto('/orders/observatory/colours')
   await expect(figure(page, 'Colours')).toHaveText('7 colours')
   const bags = grams((await figure(page, 'Bags').textContent())!.split('·')[0]!)
+  await page.getByRole('button', { name: /^Likely: .* Deep dusk/ }).click()
   await page.getByRole('button', { name: 'More for Deep dusk' }).click()
   await page.getByRole('menuitem', { name: 'Dusk', exact: true }).click()
   await expect(figure(page, 'Colours')).toHaveText('6 colours')

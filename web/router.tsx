@@ -37,6 +37,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./screens/order/bags/Bags.tsx')).Bags }),
           },
           {
+            path: 'bowl',
+            lazy: async () => ({ Component: (await import('./screens/order/bowl/BowlView.tsx')).BowlView }),
+          },
+          {
             path: 'icing',
             lazy: async () => ({ Component: (await import('./screens/order/icing/Icing.tsx')).Icing }),
           },

@@ -58,6 +58,7 @@ export const bagSchema = z.object({
   topUpGrams: grams.describe('Added so that the bag can be worked at all'),
   fillings: z.number().int(),
   changes: z.number().int().describe('Tip changes on its coupler'),
+  reuses: z.number().int().nullable().describe('Number of the bag it is scraped from, in a chain of colours'),
   useIds: z.array(z.string()),
 })
 export type Bag = z.infer<typeof bagSchema>

@@ -14,14 +14,37 @@ export function bags(at: Lookup, uses: readonly Use[]): Bag[] {
   const left = { standard: couplersStandard, large: couplersLarge }
   const stageOf = new Map(uses.map((u) => [u.id, u.setting === 'nail' ? 1 : stages[u.form]]))
   const place = (bag: Bag) => ({
+    link: linkOf(at, bag),
     stage: Math.min(...bag.useIds.map((id) => stageOf.get(id)!)),
     lightness: hexToLab(at.colour(bag.load[0]!.colourId).hex)[0],
   })
-  return byLoad(uses)
+  const numbered = byLoad(uses)
     .flatMap((group) => partition(at, group, left))
     .map((bag) => ({ bag, ...place(bag) }))
-    .sort((a, b) => a.stage - b.stage || b.lightness - a.lightness)
+    .sort((a, b) => a.link - b.link || a.stage - b.stage || b.lightness - a.lightness)
     .map(({ bag }, i) => ({ ...bag, number: i + 1, label: labelOf(at, bag, i + 1) }))
+  return reused(at, numbered)
+}
+
+/** Where a bag's colour stands in the chain, when one bowl passes through all colours; bags beside the chain come last. */
+function linkOf(at: Lookup, bag: Bag): number {
+  const { mixing, icingKindId } = at.order
+  if (mixing.school === 'separate' || bag.icingKindId !== icingKindId) return Number.MAX_SAFE_INTEGER
+  const link = mixing.chain.findIndex((l) => l.colourId === bag.load.at(-1)!.colourId)
+  return link < 0 ? Number.MAX_SAFE_INTEGER : link
+}
+
+/** In a chain, a bag with the same tips and of the same size is scraped out and goes on with the next colour. */
+function reused(at: Lookup, numbered: Bag[]): Bag[] {
+  const last = new Map<string, Bag>()
+  return numbered.map((bag) => {
+    if (bag.striped || linkOf(at, bag) === Number.MAX_SAFE_INTEGER) return bag
+    const key = [bag.bagStockId, bag.coupler, ...bag.tipIds].join()
+    const before = last.get(key)
+    last.set(key, bag)
+    const another = before && before.load[0]!.colourId !== bag.load[0]!.colourId
+    return another ? { ...bag, reuses: before.number } : bag
+  })
 }
 
 /** Flowers on nails come first, then those piped in place, borders, and leaves last to bridge the gaps. */

@@ -5,6 +5,7 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import { stiffnesses } from '../model/common.ts'
 import { type Order, orderSchema } from '../model/order.ts'
 import type { Plan } from '../model/plan.ts'
+import { leftGrams } from './carry.ts'
 import { icingFlow } from './flow.ts'
 import { planOrder } from './index.ts'
 
@@ -49,6 +50,22 @@ const piece = fc.record({
 const orders = fc
   .record({
     safety: fc.constantFrom('tight', 'safe', 'unmatchable'),
+    mixing: fc.oneof(
+      fc.constant({ school: 'separate' }),
+      fc.record({
+        school: fc.constant('carryOver'),
+        chain: fc.shuffledSubarray(colourIds, { minLength: 1 }).chain((ids) =>
+          fc.tuple(
+            ...ids.map((id) =>
+              fc.record({
+                colourId: fc.constant(id),
+                carriedShare: fc.double({ min: 0, max: 1, noNaN: true }),
+              }),
+            ),
+          ),
+        ),
+      }),
+    ),
     practicePerFlower: fc.integer({ min: 0, max: 4 }),
     pieces: fc.array(piece, { maxLength: 5 }),
   })
@@ -87,7 +104,7 @@ function check(order: Order): Plan {
   near(mixed, piped + reserve + bags + topUps + bowls + rounding)
   for (const b of plan.batches) {
     near(b.grams, b.pipedGrams + b.reserveGrams + b.bagResidueGrams + b.bowlResidueGrams + b.roundingGrams)
-    near(b.grams, b.baseGrams + b.liquidGrams)
+    near(b.grams, b.baseGrams + b.liquidGrams + b.carriedGrams)
   }
   const bases = [plan.base, ...plan.otherBases]
   near(sum(bases.map((b) => b.grams)), sum(plan.batches.map((b) => b.baseGrams)) + mixer)
@@ -101,7 +118,23 @@ function check(order: Order): Plan {
     )
   }
   near(sum(plan.colours.map((c) => c.grams)), mixed)
+  checkChain(order, plan)
   return plan
+}
+
+/** What is carried on was left by the bowl before, and nothing is carried from nowhere. */
+function checkChain({ mixing, icingKindId }: Order, plan: Plan): void {
+  const carried = (id: string) => {
+    const bowls = plan.batches.filter((b) => b.colourId === id && b.icingKindId === icingKindId)
+    return { bowls, grams: sum(bowls.map((b) => b.carriedGrams)) }
+  }
+  const chain = mixing.school === 'separate' ? [] : mixing.chain.map((l) => carried(l.colourId))
+  const links = chain.filter((l) => l.bowls.length > 0)
+  links.forEach((link, i) => {
+    const left = i > 0 ? leftGrams(links[i - 1]!.bowls) : 0
+    expect(link.grams).toBeLessThanOrEqual(left + 1e-6)
+  })
+  expect(sum(plan.batches.map((b) => b.carriedGrams))).toBeCloseTo(sum(links.map((l) => l.grams)), 6)
 }
 
 describe('conservation of grams', () => {

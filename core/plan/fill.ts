@@ -45,6 +45,7 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
     topUpGrams,
     fillings: stock ? Math.max(1, Math.ceil(grams / usableGrams(stock, density, at.workshop.settings))) : 1,
     changes: tipChanges(uses),
+    reuses: null,
     useIds: uses.map((u) => u.id),
   }
 }

@@ -36,7 +36,7 @@ function tipSupplies(at: Lookup, bags: readonly Bag[]): Supply[] {
 
 function couplerSupplies(at: Lookup, bags: readonly Bag[]): Supply[] {
   const { couplersStandard, couplersLarge } = at.workshop.settings
-  const needed = (size: Bag['coupler']) => bags.filter((b) => b.coupler === size).length
+  const needed = (size: Bag['coupler']) => bags.filter((b) => b.coupler === size && b.reuses === null).length
   return [
     piece('coupler', 'standard', 'Standard coupler', needed('standard'), couplersStandard),
     piece('coupler', 'large', 'Large coupler', needed('large'), couplersLarge),
@@ -46,7 +46,13 @@ function couplerSupplies(at: Lookup, bags: readonly Bag[]): Supply[] {
 function bagSupplies(at: Lookup, bags: readonly Bag[]): Supply[] {
   return at.workshop.bags
     .map((stock) =>
-      piece('bag', stock.id, stock.name, bags.filter((b) => b.bagStockId === stock.id).length, stock.owned),
+      piece(
+        'bag',
+        stock.id,
+        stock.name,
+        bags.filter((b) => b.bagStockId === stock.id && b.reuses === null).length,
+        stock.owned,
+      ),
     )
     .filter((s) => s.needed > 0)
 }

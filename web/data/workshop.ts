@@ -23,7 +23,10 @@ export function useWorkshop() {
 export const reloadWorkshop = () => mutate(KEY)
 
 /** Shows a change at once, sends it, and takes it back with the server's word if it is refused. */
-async function change(optimistic: (w: Workshop) => Workshop, send: (s: StoredWorkshop) => Promise<unknown>) {
+export async function change(
+  optimistic: (w: Workshop) => Workshop,
+  send: (s: StoredWorkshop) => Promise<unknown>,
+) {
   await mutate<StoredWorkshop>(
     KEY,
     async (stored) => {

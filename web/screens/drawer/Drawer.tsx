@@ -4,10 +4,11 @@ import { reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { BagShelf } from './BagShelf.tsx'
+import { DyeShelf } from './DyeShelf.tsx'
 import { IcingShelf } from './IcingShelf.tsx'
 import { TipTray } from './TipTray.tsx'
 
-/** What the bakery owns: tips, couplers and bags, icing kinds. */
+/** What the bakery owns: tips, couplers and bags, icing kinds, dyes. */
 export function Drawer() {
   const { workshop, error } = useWorkshop()
   const [params, setParams] = useSearchParams()
@@ -18,7 +19,7 @@ export function Drawer() {
     <>
       <PageHead
         title="Drawer"
-        line={`${owned} tips · ${workshop.settings.couplersStandard + workshop.settings.couplersLarge} couplers · ${workshop.bags.length} sizes of bag · ${workshop.icings.length} icing kinds`}
+        line={`${owned} tips · ${workshop.settings.couplersStandard + workshop.settings.couplersLarge} couplers · ${workshop.bags.length} sizes of bag · ${workshop.icings.length} icing kinds · ${workshop.dyes.filter((d) => d.owned).length} dyes`}
       />
       <Tabs
         color="ink"
@@ -30,6 +31,7 @@ export function Drawer() {
           <Tabs.Tab value="tips">Tips</Tabs.Tab>
           <Tabs.Tab value="bags">Bags and couplers</Tabs.Tab>
           <Tabs.Tab value="icings">Icing kinds</Tabs.Tab>
+          <Tabs.Tab value="dyes">Dyes</Tabs.Tab>
         </Tabs.List>
         <Tabs.Panel value="tips">
           <TipTray workshop={workshop} />
@@ -39,6 +41,9 @@ export function Drawer() {
         </Tabs.Panel>
         <Tabs.Panel value="icings">
           <IcingShelf workshop={workshop} />
+        </Tabs.Panel>
+        <Tabs.Panel value="dyes">
+          <DyeShelf workshop={workshop} />
         </Tabs.Panel>
       </Tabs>
     </>

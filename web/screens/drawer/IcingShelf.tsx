@@ -1,7 +1,15 @@
-import { ActionIcon, Button, MultiSelect } from '@mantine/core'
+import { ActionIcon, Button, ColorInput, MultiSelect } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import { useEffect, useRef, useState } from 'react'
-import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/model/common'
+import { z } from 'zod'
+import {
+  type Allergen,
+  allergenSchema,
+  allergenWords,
+  hexSchema,
+  nameSchema,
+  stiffnesses,
+} from '#core/model/common'
 import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
 import type { Workshop } from '#core/model/workshop'
 import { copyIcing, removeIcing, saveIcing } from '../../data/workshop.ts'
@@ -15,6 +23,8 @@ import css from './Drawer.module.css'
 const shape = icingKindSchema.shape
 const liquidSchema = shape.liquidPer100.valueType
 const SAVE_PAUSE_MS = 350
+/** Deepening is typed in percent and stored as a share. */
+const percentSchema = z.number().min(0, 'At least 0 %.').max(100, 'At most 100 %.')
 
 /** Icing kinds with their recipes; the catalogue's are copied to be changed. */
 export function IcingShelf({ workshop }: { workshop: Workshop }) {
@@ -112,6 +122,30 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
           value={icing.yieldPercent}
           schema={shape.yieldPercent.unwrap()}
           onChange={(yieldPercent) => change({ yieldPercent })}
+        />
+        <ColorInput
+          label="Colour without dye"
+          format="hex"
+          size="sm"
+          w={150}
+          value={icing.baseHex}
+          onChange={(hex) => hexSchema.safeParse(hex).success && change({ baseHex: hex.toLowerCase() })}
+        />
+        <NumberField
+          label="Whitens dye"
+          step={0.05}
+          width={110}
+          value={icing.scatter}
+          schema={shape.scatter.unwrap()}
+          onChange={(scatter) => change({ scatter })}
+        />
+        <NumberField
+          label="Deepens by"
+          unit="%"
+          width={110}
+          value={Math.round(icing.deepens * 100)}
+          schema={percentSchema}
+          onChange={(percent) => change({ deepens: percent / 100 })}
         />
         {stiffnesses.map((s) => (
           <NumberField

@@ -1,0 +1,9 @@
+/** Offers a text as a file to save; the name is made safe for any file system. */
+export function offerText(text: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'text/plain' }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name.toLowerCase().replace(/[^a-z0-9.]+/g, '-')
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}

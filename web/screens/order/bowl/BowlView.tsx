@@ -1,0 +1,138 @@
+import { Button } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import { useMemo } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Petals } from '../../../drawings/Petal.tsx'
+import { Empty } from '../../../parts/states.tsx'
+import { useWeight } from '../../../parts/weight.tsx'
+import { useBowls, useSchools } from '../../../workers/colours.ts'
+import { type ColourBowl, colourBowls, taskOf } from '../colours/bowlTasks.ts'
+import css from './BowlView.module.css'
+
+/** One bowl at a time in words that are read at arm's length; the next one with a knuckle or the space bar. */
+export function BowlView() {
+  const { order, plan, workshop } = useOrderEditor()
+  const [params, setParams] = useSearchParams()
+  const weight = useWeight()
+  const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
+  const tasks = useMemo(() => bowls.map(taskOf), [bowls])
+  const answers = useBowls(tasks, workshop)
+  const found = bowls.findIndex(
+    (b) => b.colourId === params.get('colour') && (params.get('icing') ?? b.icingKindId) === b.icingKindId,
+  )
+  const at = Math.max(0, found)
+  const go = (to: number) => {
+    const bowl = bowls[to]
+    if (bowl) setParams({ colour: bowl.colourId, icing: bowl.icingKindId }, { replace: true })
+  }
+  useHotkeys([
+    ['space', () => go(at + 1)],
+    ['ArrowRight', () => go(at + 1)],
+    ['ArrowLeft', () => go(at - 1)],
+  ])
+  const bowl = bowls[at]
+  const answer = answers?.[at]
+  if (!bowl)
+    return <Empty title="No bowls yet">Put flowers or a coat on a piece, and their bowls stand here.</Empty>
+  return (
+    <div className={css.view}>
+      <div className={css.look}>
+        <Petals
+          hex={answer?.chosen.freshHex ?? bowl.targetHex}
+          size={330}
+          label={`${bowl.name}, freshly mixed`}
+        />
+        <p>stop at this, fresh</p>
+      </div>
+      <div className={css.words}>
+        <p className={css.count}>
+          Bowl {at + 1} of {bowls.length}
+        </p>
+        <h2 className={css.title}>{bowl.name}</h2>
+        <ol className={css.steps}>
+          <li>{start(bowl)}</li>
+          {bowl.carriedGrams > 0.5 ? (
+            <CarriedDoses colourId={bowl.colourId} />
+          ) : (
+            <>
+              {answer && answer.chosen.doses.length > 0 && (
+                <li>
+                  Add {answer.first === 0.5 ? 'half' : 'seven tenths'} of this, mix, look, then the rest:
+                  <ul className={css.doses}>
+                    {answer.chosen.doses.map((d) => (
+                      <li key={d.dyeId}>
+                        <strong>{d.words}</strong> {d.name.toLowerCase()}
+                      </li>
+                    ))}
+                  </ul>
+                </li>
+              )}
+              {answer && answer.chosen.doses.length === 0 && <li>No dye.</li>}
+            </>
+          )}
+          {bowl.parts
+            .filter((p) => p.liquidGrams > 0.05 || bowl.parts.length > 1)
+            .map((p) => (
+              <li key={p.stiffness}>
+                {bowl.parts.length > 1
+                  ? `Put ${weight(p.grams - p.liquidGrams)} aside for ${p.stiffness}`
+                  : `For ${p.stiffness}`}
+                {p.liquidGrams > 0.05 ? `: stir in ${weight(p.liquidGrams)} of liquid.` : '.'}
+              </li>
+            ))}
+        </ol>
+        {answer?.warnings.map((w) => (
+          <p key={w} className={css.warning}>
+            {w}
+          </p>
+        ))}
+        <div className={css.buttons}>
+          <Button className={css.big} disabled={at === 0} onClick={() => go(at - 1)}>
+            Back
+          </Button>
+          {at < bowls.length - 1 ? (
+            <Button className={css.big} variant="filled" onClick={() => go(at + 1)}>
+              Next: {bowls[at + 1]!.name}
+            </Button>
+          ) : (
+            <Button className={css.big} variant="filled" component={Link} to="../bags">
+              Now the bags
+            </Button>
+          )}
+          <Button className={css.big} component={Link} to={`../colours?colour=${bowl.colourId}`}>
+            It came out otherwise
+          </Button>
+        </div>
+      </div>
+    </div>
+  )
+
+  function start(b: ColourBowl): string {
+    return b.carriedGrams > 0.5
+      ? `Scrape what is left into the bowl, ${weight(b.carriedGrams)} or so. Stir in plain icing up to ${weight(b.carriedGrams + b.baseGrams)}.`
+      : `Weigh ${weight(b.baseGrams)} of plain icing.`
+  }
+}
+
+/** What a step of the chain adds to what was carried on. */
+function CarriedDoses({ colourId }: { colourId: string }) {
+  const { order, workshop } = useOrderEditor()
+  const last = order.mixing.school === 'carryOver' ? (order.mixing.chain.at(-1)?.colourId ?? null) : null
+  const { data } = useSchools(order, workshop, last)
+  const step = data?.flatMap((s) => (s.id === 'separate' ? [] : s.steps)).find((s) => s.colourId === colourId)
+  if (!step) return <li>Working out what to add…</li>
+  return (
+    <li>
+      Add, a little at a time:
+      <ul className={css.doses}>
+        {step.add.map((a) => (
+          <li key={a.dyeId}>
+            <strong>{a.words}</strong> {a.name.toLowerCase()}
+          </li>
+        ))}
+        {step.add.length === 0 && <li>nothing more</li>}
+      </ul>
+    </li>
+  )
+}

@@ -1,0 +1,84 @@
+import { Button } from '@mantine/core'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Smear } from '../../../drawings/Petal.tsx'
+import { Card } from '../../../parts/Card.tsx'
+import { useWeight } from '../../../parts/weight.tsx'
+import { useBowls } from '../../../workers/colours.ts'
+import { colourBowls, taskOf } from '../colours/bowlTasks.ts'
+import css from './Icing.module.css'
+import { Schools } from './Schools.tsx'
+
+/** The mixing half of icing: bowls in order with their drops, and the schools of mixing side by side. */
+export function Mixing() {
+  const { order, plan, workshop } = useOrderEditor()
+  const weight = useWeight()
+  const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
+  const tasks = useMemo(() => bowls.map(taskOf), [bowls])
+  const answers = useBowls(tasks, workshop)
+  const chained = order.mixing.school === 'carryOver'
+  return (
+    <>
+      <Card
+        title="Bowls, in this order"
+        aside={chained ? 'as the chain goes' : 'light to dark, so that the same spatula goes on'}
+        actions={
+          <Button variant="filled" component={Link} to="../bowl">
+            Show them at the bowl
+          </Button>
+        }
+      >
+        <ol className={css.bowls}>
+          {bowls.map((bowl, i) => {
+            const answer = answers?.find(
+              (a) => a.colourId === bowl.colourId && a.icingKindId === bowl.icingKindId,
+            )
+            return (
+              <li key={`${bowl.icingKindId} ${bowl.colourId}`}>
+                <span className={`${css.bowlNumber} figure`}>{i + 1}</span>
+                <span className={css.bowlSwatch}>
+                  <span style={{ background: bowl.targetHex }} />
+                  {answer && (
+                    <Smear hexes={answer.chosen.likely.smear} height={44} label={answer.chosen.words} />
+                  )}
+                </span>
+                <span>
+                  <strong>{bowl.name}</strong>
+                  <br />
+                  <span className="quiet">
+                    {bowl.parts.map((p) => `${weight(p.grams)} ${p.stiffness}`).join(', ')}
+                  </span>
+                </span>
+                <span>
+                  {bowl.carriedGrams > 0.5 && `${weight(bowl.carriedGrams)} tinted on, `}
+                  {weight(bowl.baseGrams)} base
+                </span>
+                <span>
+                  {bowl.carriedGrams > 0.5
+                    ? 'see the chain below'
+                    : answer
+                      ? answer.chosen.doses.map((d) => `${d.words} ${d.name.toLowerCase()}`).join(', ') ||
+                        'no dye'
+                      : 'working it out…'}
+                </span>
+                <span className="quiet">
+                  {bowl.parts
+                    .filter((p) => p.liquidGrams > 0.05)
+                    .map((p) => `${weight(p.liquidGrams)} liquid for ${p.stiffness}`)
+                    .join(', ')}
+                </span>
+              </li>
+            )
+          })}
+        </ol>
+        {bowls.some((b) => b.parts.length > 1) && (
+          <p className="quiet">
+            A colour wanted at two stiffnesses is tinted in one bowl, then divided and thinned: so it matches.
+          </p>
+        )}
+      </Card>
+      <Schools />
+    </>
+  )
+}
