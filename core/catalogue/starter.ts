@@ -23,6 +23,12 @@ export const starterSettings: Settings = {
   mixerResidueGrams: 25,
   bagMinutes: 3,
   changeMinutes: 0.7,
+  refillMinutes: 1.2,
+  couplerMinutes: 0.5,
+  washMinutes: 1,
+  minutesPerGram: 0.08,
+  hourlyRate: 28,
+  pantry: {},
   couplersStandard: 6,
   couplersLarge: 2,
 }

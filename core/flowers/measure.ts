@@ -1,9 +1,9 @@
+import { loadDefinition } from '../loads/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
 import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
-import { areaShare } from '../tips/slot.ts'
 import { flowerExtent } from './extent.ts'
 
 /** A layer ready to be piped: lengths final, its tip known. */
@@ -41,16 +41,9 @@ export function layerAzimuths(layer: Layer): number[] {
   })
 }
 
-/** How a layer's icing divides among its roles: by area of the opening on each side of a stripe's border. */
+/** How a layer's icing divides among its roles: by what of the opening each colour fills. */
 export function layerShares(layer: Layer, tip: Tip): LayerMeasure['shares'] {
-  if (layer.load.kind === 'plain') return [{ role: layer.load.role, share: 1 }]
-  const slot = openingSlot(tip.opening)
-  // a round or star opening has no wide end: its two halves meet at the border given
-  const wide = slot ? areaShare(slot, layer.load.border) : layer.load.border
-  return [
-    { role: layer.load.wideEnd, share: wide },
-    { role: layer.load.rest, share: 1 - wide },
-  ]
+  return loadDefinition(layer.load.kind).shares(layer.load, openingSlot(tip.opening))
 }
 
 /** Volume and time of every layer, where the flower's width and height are not wanted. */

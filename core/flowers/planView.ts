@@ -1,5 +1,6 @@
 import { sweepSheet } from '../geometry/sheet.ts'
 import { newTubeFrame } from '../geometry/tube.ts'
+import { loadDefinition, loadRoles } from '../loads/index.ts'
 import { traceStroke } from '../strokes/quantities.ts'
 import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
@@ -65,9 +66,11 @@ function sheetShapes(
     points: strip(from, to),
     ridge,
   })
-  if (layer.load.kind === 'plain') return [area(layer.load.role, 0, U_STEPS)]
-  const border = Math.min(U_STEPS - 1, Math.max(1, Math.round(layer.load.border * U_STEPS)))
-  return [area(layer.load.rest, border, U_STEPS), area(layer.load.wideEnd, 0, border)]
+  // seen from above only what lies across the slot shows as two colours; the others as the one that leads
+  const { pattern, roles, border: at_ } = loadDefinition(layer.load.kind).look(layer.load)
+  if (pattern !== 'across' || roles.length < 2) return [area(roles.at(-1)!, 0, U_STEPS)]
+  const border = Math.min(U_STEPS - 1, Math.max(1, Math.round(at_ * U_STEPS)))
+  return [area(roles[1]!, border, U_STEPS), area(roles[0]!, 0, border)]
 }
 
 function meanHeight(points: Float64Array): number {
@@ -106,7 +109,7 @@ function tubeShapes(
     trace.path(i / steps, frame)
     return { x: frame.x, y: frame.y, z: frame.z, r: radius * frame.scale }
   })
-  const role = layer.load.kind === 'plain' ? layer.load.role : layer.load.rest
+  const role = loadRoles(layer.load).at(-1)!
   const base = { layerId: layer.id, role }
   const first = path[0]!
   const last = path[steps]!

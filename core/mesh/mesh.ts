@@ -92,6 +92,11 @@ function cap(indices: Uint32Array, start: number, ring: number, around: number, 
   return e
 }
 
+/**
+ * Added to a vertex's layer on the inner face of a sheet, or the second half of a rope: a load of two halves shows there.
+ */
+export const INNER_FACE = 0.4
+
 /** Triangles in a skin of so many rings of so many vertices. */
 export function skinTriangles(rings: number, around: number): number {
   return 2 * around * (rings - 1) + 2 * (around - 2)

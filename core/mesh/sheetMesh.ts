@@ -1,7 +1,7 @@
 import { type SheetFrame, type SheetGrid, type SheetPath, sweepSheet } from '../geometry/sheet.ts'
 import type { Slot } from '../tips/family.ts'
 import type { MeshBuilder } from './mesh.ts'
-import { skin, skinTriangles } from './mesh.ts'
+import { INNER_FACE, skin, skinTriangles } from './mesh.ts'
 import { type Random, slip, smoothNoise } from './random.ts'
 
 /** A frill along the free edge. */
@@ -90,7 +90,7 @@ export function addSheet(
       places[v] = u / uSteps
       alongs[v] = along
       thicks[v] = h
-      layers[v] = layer
+      layers[v] = layer + (side < 0 ? INNER_FACE : 0)
       v++
     }
   }

@@ -1,6 +1,6 @@
 import { newTubeFrame, type TubePath } from '../geometry/tube.ts'
 import type { Outline } from '../tips/family.ts'
-import { type MeshBuilder, skin, skinTriangles } from './mesh.ts'
+import { INNER_FACE, type MeshBuilder, skin, skinTriangles } from './mesh.ts'
 import { type Random, slip, smoothNoise } from './random.ts'
 
 /** How finely a tube is cut: rings along it. Around it goes the outline it is given. */
@@ -73,7 +73,7 @@ export function addTube(
       widest = Math.max(widest, (x - mx) ** 2 + (y - my) ** 2)
       places[v] = k / around
       alongs[v] = along
-      layers[v] = layer
+      layers[v] = layer + (places[v]! >= 0.5 ? INNER_FACE : 0)
       v++
     }
     for (let k = v - around; k < v; k++) thicks[k] = 2 * Math.sqrt(widest)

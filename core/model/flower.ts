@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { layerLoadSchema, loadDefinition } from '../loads/index.ts'
 import { strokeSchema } from '../strokes/index.ts'
 import { hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
 
@@ -10,19 +11,6 @@ export const roleSchema = z.object({
   hex: hexSchema,
 })
 export type Role = z.infer<typeof roleSchema>
-
-/** What a layer's bag is filled with: one colour, or a ribbon of one along the wide end and another beside it. */
-export const layerLoadSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('plain'), role: idSchema }),
-  z.object({
-    kind: z.literal('striped'),
-    wideEnd: idSchema,
-    rest: idSchema,
-    /** Where the border lies along the slot, 0 wide end, 1 narrow end. */
-    border: z.number().min(0.05, 'At least 0.05 of the slot.').max(0.95, 'At most 0.95 of the slot.'),
-  }),
-])
-export type LayerLoad = z.infer<typeof layerLoadSchema>
 
 /** A stroke repeated around a ring. */
 export const layerSchema = z.object({
@@ -74,16 +62,13 @@ export const flowerSchema = z
   .superRefine((flower, ctx) => {
     const roles = new Set(flower.roles.map((r) => r.id))
     flower.layers.forEach((layer, i) => {
-      const used = layer.load.kind === 'plain' ? ['role'] : ['wideEnd', 'rest']
-      for (const key of used) {
-        const role = (layer.load as Record<string, unknown>)[key] as string
+      for (const { path, role } of loadDefinition(layer.load.kind).roles(layer.load))
         if (!roles.has(role))
           ctx.addIssue({
             code: 'custom',
-            path: ['layers', i, 'load', key],
+            path: ['layers', i, 'load', ...path],
             message: `The flower has no colour role "${role}". Add the role or choose another.`,
           })
-      }
     })
     for (const list of ['roles', 'layers'] as const)
       flower[list].forEach(({ id }, i) => {
@@ -102,8 +87,3 @@ export const flowerSchema = z
       })
   })
 export type Flower = z.infer<typeof flowerSchema>
-
-/** The role ids a load draws on, wide end first. */
-export function loadRoles(load: LayerLoad): string[] {
-  return load.kind === 'plain' ? [load.role] : [load.wideEnd, load.rest]
-}

@@ -88,6 +88,28 @@ export const mixingSchema = z.discriminatedUnion('school', [
 ])
 export type Mixing = z.infer<typeof mixingSchema>
 
+/** A load through a tip, as a pin or an arrangement names it. */
+const pairKeySchema = z.string().min(1).max(400)
+
+/** What a person has settled about bags; the rest of the plan adapts around it. */
+export const bagPinSchema = z.discriminatedUnion('kind', [
+  /** This load and tip on a bag of its own, its tip fixed. */
+  z.object({ kind: z.literal('alone'), pair: pairKeySchema }),
+  z.object({ kind: z.literal('apart'), pairs: z.tuple([pairKeySchema, pairKeySchema]) }),
+  /** This tip is mounted once and not washed for another bag. */
+  z.object({ kind: z.literal('tipOnce'), tipId: idSchema }),
+  /** This size of bag for a load and tip. */
+  z.object({ kind: z.literal('bagSize'), pair: pairKeySchema, bagStockId: idSchema }),
+])
+export type BagPin = z.infer<typeof bagPinSchema>
+
+/** Which bags and which order of work a person has chosen among those found: names of loads and jobs, not numbers. */
+export const arrangementChoiceSchema = z.object({
+  bags: z.array(z.object({ pairs: z.array(pairKeySchema).min(1).max(60), coupler: z.boolean() })).max(400),
+  sequence: z.array(z.string().min(1).max(400)).max(5000),
+})
+export type ArrangementChoice = z.infer<typeof arrangementChoiceSchema>
+
 export const orderSchema = z.object({
   id: idSchema,
   title: nameSchema,
@@ -116,6 +138,8 @@ export const orderSchema = z.object({
   /** Flowers of each kind piped for practice before the real ones. */
   practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
   mixing: mixingSchema.default({ school: 'separate' }),
+  bagPins: z.array(bagPinSchema).max(200).default([]),
+  arrangement: arrangementChoiceSchema.nullable().default(null),
   colours: z.array(orderColourSchema).max(60).default([]),
   pieces: z.array(pieceSchema).max(200).default([]),
 })

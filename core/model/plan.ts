@@ -7,6 +7,9 @@ export const planVersion = 1
 
 const grams = z.number().min(0)
 
+/** How colours lie in a bag. */
+export const layoutSchema = z.enum(['plain', 'striped', 'halves', 'layered', 'leftBehind'])
+
 /** Why icing beyond what lands on the pieces is mixed. */
 export const reservePartsSchema = z.object({
   spoiled: grams.describe('Flowers piped but not good enough, and spares of lifted ones'),
@@ -31,8 +34,9 @@ export const useSchema = z.object({
   stiffness: stiffnessSchema,
   setting: settingSchema,
   form: z.enum(['flower', 'leaf', 'vine', 'border', 'coat']),
-  striped: z.boolean(),
+  layout: layoutSchema,
   border: z.number().nullable(),
+  fixedTip: z.boolean().describe('The tip must stay as it is turned, or the stripe runs off'),
   flowers: z.number().int().describe('Flowers wanted, all pieces together'),
   spares: z.number().int(),
   practice: z.number().int(),
@@ -50,14 +54,16 @@ export const bagSchema = z.object({
   coupler: z.enum(['none', 'standard', 'large']),
   bagStockId: idSchema.nullable(),
   tipIds: z.array(idSchema),
-  striped: z.boolean(),
+  layout: layoutSchema,
   border: z.number().nullable(),
+  fixedTip: z.boolean(),
   load: z.array(z.object({ colourId: z.string(), grams })),
   grams,
   residueGrams: grams.describe('Stays in bag, tip and coupler'),
   topUpGrams: grams.describe('Added so that the bag can be worked at all'),
   fillings: z.number().int(),
   changes: z.number().int().describe('Tip changes on its coupler'),
+  washes: z.number().int().describe('Times a tip is washed to come to it from another bag'),
   reuses: z.number().int().nullable().describe('Number of the bag it is scraped from, in a chain of colours'),
   useIds: z.array(z.string()),
 })
@@ -146,12 +152,25 @@ export const planSchema = z.object({
     pipedGrams: grams,
     handsOnMinutes: z.number(),
     changes: z.number().int(),
+    washes: z.number().int(),
     cost: z.number(),
   }),
   colours: z.array(z.object({ id: z.string(), name: z.string(), hex: hexSchema, grams })),
   uses: z.array(useSchema),
   reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
   bags: z.array(bagSchema),
+  sequence: z
+    .array(
+      z.object({
+        useIds: z.array(z.string()),
+        bagNumbers: z.array(z.number().int()).describe('In the order in which they are taken up'),
+        repeats: z.number().int().describe('Times the whole is gone through: flowers on nails'),
+      }),
+    )
+    .describe('Piping in the order of work'),
+  conflicts: z
+    .array(z.object({ tipId: idSchema, bagNumbers: z.array(z.number().int()) }))
+    .describe('Tips that are wanted on more bags at once than there are of them'),
   batches: z.array(batchSchema),
   base: baseSchema.describe("The order's own icing kind"),
   otherBases: z.array(baseSchema).describe('Icing kinds that single pieces ask for'),

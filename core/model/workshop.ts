@@ -42,6 +42,16 @@ export const settingsSchema = z.object({
   /** Minutes to fill a bag, and to change a tip on a coupler. */
   bagMinutes: z.number().min(0).max(60),
   changeMinutes: z.number().min(0).max(30),
+  /** Minutes to fill a bag again, to fit a coupler, and to wash a tip for another bag. */
+  refillMinutes: z.number().min(0).max(30),
+  couplerMinutes: z.number().min(0).max(30),
+  washMinutes: z.number().min(0).max(30),
+  /** What a gram of icing left in a bag is worth in minutes, when ways to work are compared. */
+  minutesPerGram: z.number().min(0).max(5),
+  /** What an hour of hands costs, for a quote. */
+  hourlyRate: z.number().min(0).max(1000),
+  /** Ingredients on hand by name, g. */
+  pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),
   couplersLarge: z.number().int().min(0).max(999),
 })

@@ -16,6 +16,8 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     safety: 'safe',
     practicePerFlower: 1,
     mixing: { school: 'separate' },
+    bagPins: [],
+    arrangement: null,
     colours: [],
     pieces: [],
   }

@@ -1,50 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { starterSettings, starterWorkshop } from '../catalogue/starter.ts'
-import type { Use } from '../model/plan.ts'
 import { bagVolumeMl, chooseBag, usableGrams } from './bagStock.ts'
 import { makeBase } from './base.ts'
-import { tipChanges } from './changes.ts'
-
-const use = (placedId: string, tipId: string, setting: Use['setting'], flowers = 10): Use => ({
-  id: `${placedId}.${tipId}`,
-  pieceId: 'p',
-  placedId,
-  flowerId: placedId,
-  flowerName: placedId,
-  layerId: tipId,
-  layerName: tipId,
-  tipId,
-  icingKindId: 'butter-sugar',
-  stiffness: 'stiff',
-  setting,
-  form: 'flower',
-  striped: false,
-  border: null,
-  flowers,
-  spares: 0,
-  practice: 0,
-  strokes: flowers,
-  seconds: 1,
-  parts: [],
-})
-
-describe('tip changes on one bag', () => {
-  it('happen within every flower on a nail: out and back', () => {
-    // mound, petal; mound, petal; … ten times: ten changes within, nine between
-    expect(tipChanges([use('rose', 'round', 'nail'), use('rose', 'petal', 'nail')])).toBe(19)
-  })
-  it('happen once over a tray in place', () => {
-    expect(tipChanges([use('bloom', 'round', 'inPlace'), use('bloom', 'petal', 'inPlace')])).toBe(1)
-  })
-  it('count the change from one flower to the next', () => {
-    expect(
-      tipChanges([use('a', 'round', 'nail'), use('b', 'petal', 'nail'), use('c', 'petal', 'nail')]),
-    ).toBe(1)
-  })
-  it('are none with one tip', () => {
-    expect(tipChanges([use('a', 'round', 'nail'), use('b', 'round', 'inPlace')])).toBe(0)
-  })
-})
 
 describe('bags', () => {
   const tip = (id: string) => starterWorkshop.tips.find((t) => t.id === id)!

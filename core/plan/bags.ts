@@ -1,32 +1,165 @@
+import { greedy, inOrder, lendTips } from '../bags/greedy.ts'
+import { type Arrangement, fitOf, type Group, mayShare } from '../bags/problem.ts'
+import { simulate } from '../bags/simulate.ts'
 import { hexToLab } from '../colour/lab.ts'
-import type { Bag, Use } from '../model/plan.ts'
+import type { ArrangementChoice } from '../model/order.ts'
+import type { Bag, Plan, Use } from '../model/plan.ts'
 import { shortOpening } from '../tips/index.ts'
+import { type OrderBags, orderBags, stageOf } from './bagProblem.ts'
+import { fillBag } from './fill.ts'
 import type { Lookup } from './lookup.ts'
-import { partition } from './partition.ts'
 
-/**
- * Which bags to fill with what: one per load, stiffness and icing kind; tips that take the same load share it on
- * a coupler where that saves more than the changes cost. Striped loads keep their tip fixed, because the stripe
- * must stay aligned with the slot. Numbered in the order of work.
- */
-export function bags(at: Lookup, uses: readonly Use[]): Bag[] {
-  const { couplersStandard, couplersLarge } = at.workshop.settings
-  const left = { standard: couplersStandard, large: couplersLarge }
-  const stageOf = new Map(uses.map((u) => [u.id, u.setting === 'nail' ? 1 : stages[u.form]]))
-  const place = (bag: Bag) => ({
-    link: linkOf(at, bag),
-    stage: Math.min(...bag.useIds.map((id) => stageOf.get(id)!)),
-    lightness: hexToLab(at.colour(bag.load[0]!.colourId).hex)[0],
-  })
-  const numbered = byLoad(uses)
-    .flatMap((group) => partition(at, group, left))
-    .map((bag) => ({ bag, ...place(bag) }))
-    .sort((a, b) => a.link - b.link || a.stage - b.stage || b.lightness - a.lightness)
-    .map(({ bag }, i) => ({ ...bag, number: i + 1, label: labelOf(at, bag, i + 1) }))
-  return reused(at, numbered)
+export interface BagStage {
+  bags: Bag[]
+  sequence: Plan['sequence']
+  conflicts: Plan['conflicts']
 }
 
-/** Where a bag's colour stands in the chain, when one bowl passes through all colours; bags beside the chain come last. */
+/**
+ * Which bags to fill with what, and in which order to pipe: the arrangement somebody has chosen, or a good one found at
+ * once (core/bags). Striped loads keep their tip fixed. Numbered in the order in which they are taken up.
+ */
+export function bags(at: Lookup, uses: readonly Use[]): BagStage {
+  const of = orderBags(at, uses)
+  if (of.problem.pairs.length === 0) return { bags: [], sequence: [], conflicts: [] }
+  const chosen = at.order.arrangement
+  const arrangement = chosen ? adopt(of, chosen) : greedy(of.problem)
+  return at.order.mixing.school === 'separate'
+    ? inSequence(at, of, arrangement)
+    : alongChain(at, of, arrangement)
+}
+
+/**
+ * A chosen arrangement fitted to the order as it is now: bags of what is still there, new loads on bags of their own,
+ * jobs in the chosen order as far as what they wait for lets them.
+ */
+export function adopt({ problem, pairKeys, jobKeys }: OrderBags, chosen: ArrangementChoice): Arrangement {
+  const left = new Set(problem.pairs.map((_, p) => p))
+  const groups: Group[] = chosen.bags.flatMap(({ pairs: keys, coupler }) => {
+    const pairs = keys.map((k) => pairKeys.indexOf(k)).filter((p) => left.delete(p))
+    if (pairs.length === 0) return []
+    if (!mayShare(problem, pairs)) return pairs.map((p) => ({ pairs: [p], coupler: false }))
+    const lone = pairs.length === 1
+    const can = fitOf(problem, pairs) !== 'none' && !problem.loads[problem.pairs[pairs[0]!]!.load]!.fixed
+    return [{ pairs, coupler: can && (!lone || coupler) }]
+  })
+  for (const p of left) groups.push({ pairs: [p], coupler: false })
+  const place = new Map(chosen.sequence.map((key, i) => [key, i]))
+  const wanted = jobKeys
+    .map((key, j) => ({ j, at: place.get(key) ?? Number.MAX_SAFE_INTEGER }))
+    .sort((a, b) => a.at - b.at || a.j - b.j)
+    .map(({ j }) => j)
+  // the stored order as a list of jobs, then whatever must come first is put first
+  const renumbered = {
+    ...problem,
+    jobs: wanted.map((j) => ({
+      ...problem.jobs[j]!,
+      after: problem.jobs[j]!.after.map((a) => wanted.indexOf(a)),
+    })),
+  }
+  const sequence = inOrder(renumbered).map((i) => wanted[i]!)
+  return lendTips(problem, { groups, sequence })
+}
+
+/** An arrangement as an order stores it. */
+export function asChoice(
+  { pairKeys, jobKeys }: OrderBags,
+  { groups, sequence }: Arrangement,
+): ArrangementChoice {
+  return {
+    bags: groups.map((g) => ({ pairs: g.pairs.map((p) => pairKeys[p]!), coupler: g.coupler })),
+    sequence: sequence.map((j) => jobKeys[j]!),
+  }
+}
+
+function inSequence(at: Lookup, of: OrderBags, arrangement: Arrangement): BagStage {
+  const { groups, sequence } = arrangement
+  const tally = simulate(of.problem, arrangement)
+  const groupOf = new Map(groups.flatMap((g, i) => g.pairs.map((p) => [p, i] as const)))
+  const places = new Map(sequence.map((j, i) => [j, i]))
+  const firstAt = groups.map((g) =>
+    Math.min(
+      ...of.problem.jobs.flatMap((job, j) =>
+        job.pairs.some((p) => g.pairs.includes(p)) ? [places.get(j)!] : [],
+      ),
+    ),
+  )
+  const order = groups.map((_, g) => g).sort((a, b) => firstAt[a]! - firstAt[b]! || a - b)
+  const numbers = new Map(order.map((g, i) => [g, i + 1]))
+  return {
+    bags: order.map((g) => ({
+      ...fill(at, of, groups[g]!),
+      changes: tally.perGroup[g]!.changes,
+      washes: tally.perGroup[g]!.washes,
+      ...numbered(at, of, groups[g]!, numbers.get(g)!),
+    })),
+    sequence: sequence.map((j) => ({
+      useIds: of.usesOfJob[j]!.map((u) => u.id),
+      bagNumbers: of.problem.jobs[j]!.pairs.map((p) => numbers.get(groupOf.get(p)!)!),
+      repeats: of.problem.jobs[j]!.repeats,
+    })),
+    conflicts: tally.missingTips.map((t) => ({
+      tipId: of.tipIds[t]!,
+      bagNumbers: order.flatMap((g) =>
+        groups[g]!.pairs.some((p) => of.problem.pairs[p]!.tip === t) ? [numbers.get(g)!] : [],
+      ),
+    })),
+  }
+}
+
+function fill(at: Lookup, of: OrderBags, group: Group): Bag {
+  const fit = fitOf(of.problem, group.pairs)
+  return fillBag(
+    at,
+    group.pairs.flatMap((p) => of.usesOfPair[p]!),
+    group.coupler && fit !== 'none' ? fit : 'none',
+  )
+}
+
+function numbered(at: Lookup, of: OrderBags, group: Group, number: number): Pick<Bag, 'number' | 'label'> {
+  const uses = group.pairs.flatMap((p) => of.usesOfPair[p]!)
+  const first = uses[0]!
+  const colours = first.parts.map((p) => at.colour(p.colourId).name).join(' + ')
+  const tips = [...new Set(uses.map((u) => u.tipId!))].map((id) => {
+    const tip = at.tip(id)
+    return shortOpening(tip.opening) + (tip.stamp ? ` (${tip.stamp})` : '')
+  })
+  return { number, label: `${number} · ${colours}, ${first.stiffness} · ${tips.join(', ')}` }
+}
+
+/**
+ * With one bowl that passes from colour to colour, all of one colour is piped before the next is mixed: bags follow the
+ * chain, flowers on nails are done a layer at a time over all nails, and a bag with the same tips goes on, scraped.
+ */
+function alongChain(at: Lookup, of: OrderBags, { groups }: Arrangement): BagStage {
+  const made = groups
+    .map((group) => {
+      const uses = group.pairs.flatMap((p) => of.usesOfPair[p]!)
+      const bag = fill(at, of, group)
+      return {
+        group,
+        uses,
+        bag: { ...bag, changes: bag.tipIds.length - 1 },
+        link: linkOf(at, bag),
+        stage: Math.min(...uses.map(stageOf)),
+        lightness: hexToLab(at.colour(bag.load[0]!.colourId).hex)[0],
+      }
+    })
+    .sort((a, b) => a.link - b.link || a.stage - b.stage || b.lightness - a.lightness)
+  const bags = reused(
+    at,
+    made.map(({ bag, group }, i) => ({ ...bag, ...numbered(at, of, group, i + 1) })),
+  )
+  return {
+    bags,
+    sequence: made.flatMap(({ uses }, i) =>
+      uses.map((u) => ({ useIds: [u.id], bagNumbers: [i + 1], repeats: 1 })),
+    ),
+    conflicts: [],
+  }
+}
+
+/** Where a bag's colour stands in the chain; bags beside the chain come last. */
 function linkOf(at: Lookup, bag: Bag): number {
   const { mixing, icingKindId } = at.order
   if (mixing.school === 'separate' || bag.icingKindId !== icingKindId) return Number.MAX_SAFE_INTEGER
@@ -34,39 +167,14 @@ function linkOf(at: Lookup, bag: Bag): number {
   return link < 0 ? Number.MAX_SAFE_INTEGER : link
 }
 
-/** In a chain, a bag with the same tips and of the same size is scraped out and goes on with the next colour. */
 function reused(at: Lookup, numbered: Bag[]): Bag[] {
   const last = new Map<string, Bag>()
   return numbered.map((bag) => {
-    if (bag.striped || linkOf(at, bag) === Number.MAX_SAFE_INTEGER) return bag
+    if (bag.fixedTip || linkOf(at, bag) === Number.MAX_SAFE_INTEGER) return bag
     const key = [bag.bagStockId, bag.coupler, ...bag.tipIds].join()
     const before = last.get(key)
     last.set(key, bag)
     const another = before && before.load[0]!.colourId !== bag.load[0]!.colourId
     return another ? { ...bag, reuses: before.number } : bag
   })
-}
-
-/** Flowers on nails come first, then those piped in place, borders, and leaves last to bridge the gaps. */
-const stages: Record<Use['form'], number> = { coat: 0, flower: 2, border: 3, leaf: 4, vine: 4 }
-
-function byLoad(uses: readonly Use[]): Use[][] {
-  const groups = new Map<string, Use[]>()
-  for (const use of uses) {
-    if (use.tipId === null) continue
-    const load = use.parts.map((p) => p.colourId).join('+')
-    const fixed = use.striped ? `|${use.border}|${use.tipId}` : ''
-    const key = `${use.icingKindId}|${use.stiffness}|${load}${fixed}`
-    groups.set(key, [...(groups.get(key) ?? []), use])
-  }
-  return [...groups.values()]
-}
-
-function labelOf(at: Lookup, bag: Bag, number: number): string {
-  const colours = bag.load.map((l) => at.colour(l.colourId).name).join(' + ')
-  const tips = bag.tipIds.map((id) => {
-    const tip = at.tip(id)
-    return shortOpening(tip.opening) + (tip.stamp ? ` (${tip.stamp})` : '')
-  })
-  return `${number} · ${colours}, ${bag.stiffness} · ${tips.join(', ')}`
 }

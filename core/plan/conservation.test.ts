@@ -158,7 +158,7 @@ describe('conservation of grams', () => {
         }
         for (const bag of plan.bags) {
           if (bag.coupler === 'none') expect(bag.tipIds).toHaveLength(1)
-          if (bag.striped) expect(bag.coupler).toBe('none')
+          if (bag.fixedTip) expect(bag.coupler).toBe('none')
         }
         const { couplersStandard, couplersLarge } = starterWorkshop.settings
         expect(plan.bags.filter((b) => b.coupler === 'standard').length).toBeLessThanOrEqual(couplersStandard)

@@ -1,9 +1,11 @@
 import { scaledPitch } from '../flowers/pitch.ts'
 import type { FittedFlower } from '../flowers/resolve.ts'
+import { loadDefinition } from '../loads/index.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import type { Use } from '../model/plan.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
+import { openingSlot } from '../tips/index.ts'
 import { type Lookup, unchosenColourId } from './lookup.ts'
 
 /** A flower as one piece of the order wears it: fitted to size, with its number. */
@@ -77,8 +79,9 @@ function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: Fitted
       stiffness: layer.stiffness,
       setting: flower.setting,
       form: flower.form,
-      striped: layer.load.kind === 'striped',
-      border: layer.load.kind === 'striped' ? layer.load.border : null,
+      layout: layer.load.kind,
+      border: 'border' in layer.load ? layer.load.border : null,
+      fixedTip: loadDefinition(layer.load.kind).fixesTip(openingSlot(tip.opening)),
       flowers: total,
       spares: 0,
       practice: 0,
@@ -110,8 +113,9 @@ function coatUse(at: Lookup, piece: Piece, coat: NonNullable<Piece['coat']>): Us
     stiffness: coat.stiffness,
     setting: 'inPlace',
     form: 'coat',
-    striped: false,
+    layout: 'plain',
     border: null,
+    fixedTip: false,
     flowers: piece.count,
     spares: 0,
     practice: 0,

@@ -1,7 +1,7 @@
 import type { Bag, Use } from '../model/plan.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import { chooseBag, usableGrams } from './bagStock.ts'
-import { tipChanges } from './changes.ts'
+import { pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
 import { partGrams } from './reserve.ts'
 
@@ -18,7 +18,10 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
       wanted.set(part.colourId, (wanted.get(part.colourId) ?? 0) + partGrams(part))
   const need = [...wanted.values()].reduce((a, b) => a + b, 0)
   const density = at.icing(first.icingKindId).density
-  const stock = chooseBag(at.workshop, tips, need, density)
+  const pinned = at.order.bagPins.find((p) => p.kind === 'bagSize' && uses.some((u) => p.pair === pairKey(u)))
+  const stock =
+    (pinned?.kind === 'bagSize' && at.workshop.bags.find((b) => b.id === pinned.bagStockId)) ||
+    chooseBag(at.workshop, tips, need, density)
   const { couplerResidueGrams, leastBagGrams, leastConeGrams } = at.workshop.settings
   const residueGrams = (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams)
   const least = stock?.kind === 'parchment' ? leastConeGrams : leastBagGrams
@@ -37,14 +40,16 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
     coupler,
     bagStockId: stock?.id ?? null,
     tipIds: tips.map((t) => t.id),
-    striped: first.striped,
+    layout: first.layout,
     border: first.border,
+    fixedTip: first.fixedTip,
     load,
     grams,
     residueGrams,
     topUpGrams,
     fillings: stock ? Math.max(1, Math.ceil(grams / usableGrams(stock, density, at.workshop.settings))) : 1,
-    changes: tipChanges(uses),
+    changes: 0,
+    washes: 0,
     reuses: null,
     useIds: uses.map((u) => u.id),
   }
@@ -54,17 +59,13 @@ function tipsInOrder(at: Lookup, uses: readonly Use[]): OwnedTip[] {
   return [...new Set(uses.map((u) => u.tipId!))].map((id) => at.tip(id))
 }
 
-/** What a gram thrown away is worth in minutes, against minutes of handling. */
-const MINUTES_PER_GRAM = 0.08
-const COUPLER_MINUTES = 0.5
-
-/** Minutes that a bag costs, its waste counted in: what two ways of sharing tips are compared by. */
-export function bagMinutes(at: Lookup, bag: Bag): number {
-  const { bagMinutes, changeMinutes } = at.workshop.settings
+/** Minutes that filling a bag costs, what stays in it counted in; its changes are another matter. */
+export function fillingMinutes(at: Lookup, bag: Bag): number {
+  const { bagMinutes, refillMinutes, couplerMinutes, minutesPerGram } = at.workshop.settings
   return (
-    bag.fillings * bagMinutes +
-    (bag.coupler === 'none' ? 0 : COUPLER_MINUTES) +
-    bag.changes * changeMinutes +
-    (bag.residueGrams + bag.topUpGrams) * MINUTES_PER_GRAM
+    bagMinutes +
+    (bag.fillings - 1) * refillMinutes +
+    (bag.coupler === 'none' ? 0 : couplerMinutes) +
+    (bag.residueGrams + bag.topUpGrams) * minutesPerGram
   )
 }

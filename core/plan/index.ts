@@ -6,9 +6,9 @@ import { advice } from './advice/index.ts'
 import { bags } from './bags.ts'
 import { base } from './base.ts'
 import { batches } from './batches.ts'
-import { flowersPiped } from './changes.ts'
 import { demand } from './demand.ts'
 import { type Lookup, lookUp } from './lookup.ts'
+import { flowersPiped } from './piped.ts'
 import { reserve, safetyLevels } from './reserve.ts'
 import { supplies } from './supplies.ts'
 
@@ -30,7 +30,7 @@ export function planOrder(order: Order, workshop: Workshop): Plan {
   const at = lookUp(order, workshop)
   const wanted = demand(at)
   const uses = reserve(at, wanted.uses)
-  const filled = bags(at, uses)
+  const { bags: filled, sequence, conflicts } = bags(at, uses)
   const bowls = batches(at, uses, filled)
   const made = base(at, bowls)
   const needed = supplies(at, uses, filled, bowls, [made.base, ...made.otherBases])
@@ -47,6 +47,8 @@ export function planOrder(order: Order, workshop: Workshop): Plan {
       chanceShort: safetyLevels[order.safety].chanceShort,
     },
     bags: filled,
+    sequence,
+    conflicts,
     batches: bowls,
     ...made,
     residues: {
@@ -62,6 +64,7 @@ export function planOrder(order: Order, workshop: Workshop): Plan {
       placements: wanted.placements,
       uses,
       bags: filled,
+      conflicts,
       batches: bowls,
       ...made,
       supplies: needed,
@@ -85,10 +88,14 @@ function totals(
   bowls: readonly Batch[],
   needed: readonly Supply[],
 ): Plan['totals'] {
-  const { bagMinutes, changeMinutes } = at.workshop.settings
+  const { bagMinutes, refillMinutes, couplerMinutes, changeMinutes, washMinutes } = at.workshop.settings
   const changes = sum(filled, (b) => b.changes)
+  const washes = sum(filled, (b) => b.washes)
   const piping = sum(uses, (u) => (u.seconds / 60) * (flowersPiped(u) / u.flowers))
-  const fillings = sum(filled, (b) => b.fillings)
+  const filling = sum(
+    filled,
+    (b) => bagMinutes + (b.fillings - 1) * refillMinutes + (b.coupler === 'none' ? 0 : couplerMinutes),
+  )
   const flowers = new Map<string, number>()
   for (const use of uses)
     if (use.form === 'flower') flowers.set(`${use.pieceId}.${use.placedId}`, use.flowers)
@@ -97,8 +104,10 @@ function totals(
     flowers: sum([...flowers.values()], (n) => n),
     mixedGrams: sum(bowls, (b) => b.grams - b.carriedGrams),
     pipedGrams: sumParts(uses, 'piped'),
-    handsOnMinutes: piping + fillings * bagMinutes + changes * changeMinutes + bowls.length * BOWL_MINUTES,
+    handsOnMinutes:
+      piping + filling + changes * changeMinutes + washes * washMinutes + bowls.length * BOWL_MINUTES,
     changes,
+    washes,
     cost: sum(needed, (s) => s.cost ?? 0),
   }
 }

@@ -38,7 +38,7 @@ describe('demand', () => {
     expect(plan(order).uses[0]!.flowers).toBe(46 * 12)
   })
   it('of a striped petal is shared by area, not by length', () => {
-    const petals = plan(orderOf('cupcake', ['blossom'])).uses.find((u) => u.striped)!
+    const petals = plan(orderOf('cupcake', ['blossom'])).uses.find((u) => u.layout === 'striped')!
     const [wide, rest] = petals.parts
     expect(wide!.piped / (wide!.piped + rest!.piped)).toBeCloseTo(0.48, 2)
   })

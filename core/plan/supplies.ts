@@ -1,7 +1,7 @@
 import type { Bag, Base, Batch, Supply, Use } from '../model/plan.ts'
 import { describeOpening } from '../tips/index.ts'
-import { flowersPiped } from './changes.ts'
 import type { Lookup } from './lookup.ts'
+import { flowersPiped } from './piped.ts'
 
 /** What must be on hand, what the drawer lacks, and what the ingredients cost. */
 export function supplies(

@@ -28,11 +28,11 @@ describe('the worked order', () => {
 
   it('fills two cones', () => {
     expect(plan.bags.map((b) => [b.bagStockId, b.tipIds, b.fillings])).toEqual([
-      ['cone', ['round-4'], 1],
       ['cone', ['round-5'], 1],
+      ['cone', ['round-4'], 1],
     ])
-    expect(plan.bags[0]!.grams).toBeCloseTo(22.427, 2)
-    expect(plan.bags[1]!.grams).toBeCloseTo(19.95, 2)
+    expect(plan.bags[0]!.grams).toBeCloseTo(19.95, 2)
+    expect(plan.bags[1]!.grams).toBeCloseTo(22.427, 2)
   })
 
   it('mixes two bowls and makes the base for them', () => {

@@ -10,6 +10,7 @@ import {
   Vector3,
 } from 'three'
 import type { Solid } from '../workers/solid.worker.ts'
+import { PALETTE_ROWS } from './palette.ts'
 import { fragmentShader, vertexShader } from './shader.ts'
 
 /** From over the left shoulder, as at a bench by a window. */
@@ -49,7 +50,7 @@ export function flowerMaterial(lines: number): ShaderMaterial {
 
 /** Gives a material the colours of a flower's layers; the colours before are let go. */
 export function setPalette(material: ShaderMaterial, texels: Float32Array, layers: number): void {
-  const texture = new DataTexture(texels, layers, 2, RGBAFormat, FloatType)
+  const texture = new DataTexture(texels, layers, PALETTE_ROWS, RGBAFormat, FloatType)
   texture.minFilter = NearestFilter
   texture.magFilter = NearestFilter
   texture.needsUpdate = true

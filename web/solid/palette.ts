@@ -1,22 +1,30 @@
 import { hexChannels, linearChannel } from '#core/colour/lab'
+import { type LoadLook, loadDefinition } from '#core/loads/index'
 import type { Layer } from '#core/model/flower'
 
 /** How softly two colours of a stripe run into each other, as a share of the slot. */
 const BLUR = 0.1
+/** Rows of the palette: first colour with the border, second with the blur, third with the pattern. */
+export const PALETTE_ROWS = 3
+
+/** How a shader is told of a pattern. */
+const patterns: Record<LoadLook['pattern'], number> = { across: 0, faces: 1, mingled: 2 }
 
 /**
- * Colours of every layer as two rows of linear RGBA: the wide end's colour with the border, the rest's with the
- * blur. A plain load has one colour in both.
+ * Colours of every layer as three rows of linear RGBA: the wide end's (inside, or darkest) with the border, the rest's
+ * with the blur, and a third tone with the pattern. A plain load has one colour in all of them.
  */
 export function paletteTexels(
   layers: readonly Layer[],
   colours: Readonly<Record<string, string>>,
 ): Float32Array {
-  const texels = new Float32Array(layers.length * 2 * 4)
+  const texels = new Float32Array(layers.length * PALETTE_ROWS * 4)
   layers.forEach(({ load }, i) => {
-    const plain = load.kind === 'plain'
-    put(texels, i, colours[plain ? load.role : load.wideEnd], plain ? 0.5 : load.border)
-    put(texels, layers.length + i, colours[plain ? load.role : load.rest], BLUR)
+    const { pattern, roles, border } = loadDefinition(load.kind).look(load)
+    const hex = (k: number) => colours[roles[Math.min(k, roles.length - 1)]!]
+    put(texels, i, hex(0), border)
+    put(texels, layers.length + i, hex(1), BLUR)
+    put(texels, 2 * layers.length + i, hex(2), patterns[pattern])
   })
   return texels
 }

@@ -54,19 +54,29 @@ float noise(vec2 p) {
 }
 
 vec3 loadColour() {
-  float x = (vLayer + 0.5) / layers;
-  vec4 wide = texture2D(palette, vec2(x, 0.25));
-  vec4 rest = texture2D(palette, vec2(x, 0.75));
-  float blur = max(0.02, rest.a);
-  float wobble = 0.035 * (noise(vec2(vStroke.y * 0.35, vLayer)) - 0.5) * 2.0;
-  float t = smoothstep(wide.a - blur, wide.a + blur, vStroke.x + wobble);
-  return mix(wide.rgb, rest.rgb, t);
+  float layer = floor(vLayer + 0.02);
+  float inner = step(0.2, vLayer - layer);
+  float x = (layer + 0.5) / layers;
+  vec4 first = texture2D(palette, vec2(x, 0.1667));
+  vec4 second = texture2D(palette, vec2(x, 0.5));
+  vec4 third = texture2D(palette, vec2(x, 0.8333));
+  float blur = max(0.02, second.a);
+  float wobble = 0.035 * (noise(vec2(vStroke.y * 0.35, layer)) - 0.5) * 2.0;
+  // across the slot from its wide end
+  vec3 across = mix(first.rgb, second.rgb, smoothstep(first.a - blur, first.a + blur, vStroke.x + wobble));
+  if (third.a < 0.5) return across;
+  if (third.a < 1.5) return mix(second.rgb, first.rgb, inner);
+  // streaks that change along the stroke and from one petal to the next
+  float streak = noise(vec2(vStroke.x * 3.2 + layer * 7.0, vStroke.y * 0.09 + vPosition.x * 0.07 + vPosition.y * 0.05));
+  float part = smoothstep(first.a - 0.22, first.a + 0.22, streak);
+  vec3 mingled = mix(first.rgb, second.rgb, part);
+  return mix(mingled, third.rgb, smoothstep(0.62, 0.85, streak) * 0.9);
 }
 
 void main() {
   vec3 albedo = loadColour();
   // drag lines: fine across the stroke, long along it
-  float drag = noise(vec2(vStroke.x * 46.0 + vLayer * 17.0, vStroke.y * 0.16))
+  float drag = noise(vec2(vStroke.x * 46.0 + floor(vLayer + 0.02) * 17.0, vStroke.y * 0.16))
              + 0.5 * noise(vec2(vStroke.x * 97.0, vStroke.y * 0.3)) - 0.75;
   albedo *= 1.0 + lines * 0.07 * drag;
   vec3 geometric = normalize(vNormal) * (gl_FrontFacing ? 1.0 : -1.0);

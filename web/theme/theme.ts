@@ -2,6 +2,7 @@ import {
   ActionIcon,
   Button,
   Checkbox,
+  ColorInput,
   type CSSVariablesResolver,
   createTheme,
   Input,
@@ -66,6 +67,9 @@ export const theme = createTheme({
     ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', size: 'lg' } }),
     TextInput: TextInput.extend({ defaultProps: field }),
     NumberInput: NumberInput.extend({ defaultProps: field }),
+    ColorInput: ColorInput.extend({
+      defaultProps: { ...field, eyeDropperButtonProps: { 'aria-label': 'Pick a colour from the screen' } },
+    }),
     Select: Select.extend({ defaultProps: { ...field, allowDeselect: false } }),
     Textarea: Textarea.extend({ defaultProps: field }),
     Checkbox: Checkbox.extend({ defaultProps: { size: 'sm' } }),

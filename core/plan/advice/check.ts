@@ -1,4 +1,4 @@
-import type { Advice, Bag, Base, Batch, Remedy, Supply, Use } from '../../model/plan.ts'
+import type { Advice, Bag, Base, Batch, Plan, Remedy, Supply, Use } from '../../model/plan.ts'
 import type { FittedPlacement } from '../demand.ts'
 import type { Lookup } from '../lookup.ts'
 
@@ -8,6 +8,7 @@ export interface Planned {
   placements: readonly FittedPlacement[]
   uses: readonly Use[]
   bags: readonly Bag[]
+  conflicts: Plan['conflicts']
   batches: readonly Batch[]
   base: Base
   otherBases: readonly Base[]

@@ -36,21 +36,52 @@ export const missingTips: AdviceCheck = ({ at, bags, placements }) =>
       )
     })
 
-/** One tip wanted on more bags than there are copies of it. */
-export const sharedTips: AdviceCheck = ({ at, bags }) =>
+/** Tips that go from one bag to another: washed between, or owned twice. */
+export const sharedTips: AdviceCheck = ({ at, bags, conflicts }) =>
   [...new Set(bags.flatMap((b) => b.tipIds))].flatMap((id) => {
     const tip = at.tip(id)
-    const wanting = bags.filter((b) => b.tipIds.includes(id))
-    if (tip.base === 'none' || tip.owned === 0 || wanting.length <= tip.owned) return []
+    const wanting = bags.filter((b) => b.tipIds.includes(id) && b.reuses === null)
+    const clash = conflicts.some((c) => c.tipId === id)
+    if (clash || tip.base === 'none' || tip.owned === 0 || wanting.length <= tip.owned) return []
     const numbers = wanting.map((b) => b.number).join(', ')
     return [
       say(
         'tip-on-several-bags',
         'note',
         { kind: 'tip', id },
-        `Bags ${numbers} all want the ${shortOpening(tip.opening)} tip, and there ${tip.owned === 1 ? 'is one' : `are ${tip.owned}`}. Finish one bag and wash the tip before the next, or own ${wanting.length}.`,
+        `Bags ${numbers} all want the ${shortOpening(tip.opening)} tip, and there ${tip.owned === 1 ? 'is one' : `are ${tip.owned}`}. The order of work has it washed from bag to bag; with ${wanting.length} of them nothing is washed.`,
       ),
     ]
+  })
+
+/** A tip wanted on two bags at once, with no way round it: which limit binds, and what would lift it. */
+export const tipConflicts: AdviceCheck = ({ at, bags, conflicts }) =>
+  conflicts.map(({ tipId, bagNumbers }) => {
+    const tip = at.tip(tipId)
+    const others = at.workshop.tips.filter((t) => t.owned > 0 && t.id !== tipId && t.base !== 'none')
+    const best = standIns(tip.opening, others)[0]
+    const { couplersStandard, couplersLarge } = at.workshop.settings
+    const fits = tip.base === 'large' ? 'large' : 'standard'
+    const used = bags.filter((b) => b.coupler === fits).length
+    const full = used >= (fits === 'large' ? couplersLarge : couplersStandard)
+    const ways = [
+      `buy another ${shortOpening(tip.opening)}`,
+      full ? `buy another ${fits} coupler, so that the tip can leave a bag that is not empty` : null,
+      best ? `pipe one of them with ${shortOpening(best.opening)}` : null,
+      'give both the same colour',
+    ].filter(Boolean)
+    return say(
+      'tip-wanted-at-once',
+      'stop',
+      { kind: 'tip', id: tipId },
+      `Bags ${bagNumbers.join(', ')} want the ${shortOpening(tip.opening)} tip at the same time, and there ${tip.owned > 1 ? `are ${tip.owned}` : 'is one'}. Either ${ways.join('; or ')}.`,
+      best
+        ? {
+            label: `Use ${shortOpening(best.opening)} throughout`,
+            change: { kind: 'useTip', fromTipId: tipId, toTipId: best.id },
+          }
+        : null,
+    )
   })
 
 /** More couplers or bags than the bakery owns. */

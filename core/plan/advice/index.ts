@@ -2,7 +2,7 @@ import type { Advice } from '../../model/plan.ts'
 import { allergens, empty } from './brief.ts'
 import type { AdviceCheck, Planned } from './check.ts'
 import { closeColours, deepColours, tinyBatches, unchosen } from './colours.ts'
-import { handStrain, missingTips, sharedTips, shortStock } from './drawer.ts'
+import { handStrain, missingTips, sharedTips, shortStock, tipConflicts } from './drawer.ts'
 import { tooTallForBox, willNotWork } from './geometry.ts'
 import { icingCannot, widerThanNail } from './icing.ts'
 import { noCoat, tooMany, tooWide } from './pieces.ts'
@@ -24,6 +24,7 @@ const checks: readonly AdviceCheck[] = [
   tinyBatches,
   missingTips,
   sharedTips,
+  tipConflicts,
   shortStock,
   handStrain,
 ]

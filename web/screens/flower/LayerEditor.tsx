@@ -1,5 +1,6 @@
 import { Button, Select, Slider } from '@mantine/core'
 import { changeLayer, insertLayer, moveLayer, removeLayer } from '#core/flowers/edit'
+import { type LayerLoad, type LoadKind, loadDefinition, loadOfKind, loads } from '#core/loads/index'
 import { stiffnesses } from '#core/model/common'
 import { type Layer, layerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
@@ -58,43 +59,30 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
       />
       <div className={css.pair}>
         <Select
-          label={load.kind === 'striped' ? 'Wide end' : 'Colour'}
-          value={load.kind === 'striped' ? load.wideEnd : load.role}
-          onChange={(id) =>
-            id &&
+          label="The bag holds"
+          value={load.kind}
+          onChange={(kind) =>
+            kind &&
             change('load', {
-              load: load.kind === 'striped' ? { ...load, wideEnd: id } : { kind: 'plain', role: id },
+              load: loadOfKind(
+                kind as LoadKind,
+                load,
+                flower.roles.map((r) => r.id),
+              ),
             })
           }
-          data={roles}
+          data={Object.entries(loads)
+            .filter(([kind]) => kind === 'plain' || flower.roles.length > 1)
+            .map(([value, l]) => ({ value, label: l.label }))}
         />
-        {load.kind === 'striped' ? (
-          <Select
-            label="The rest"
-            value={load.rest}
-            onChange={(id) => id && change('load', { load: { ...load, rest: id } })}
-            data={roles}
-          />
-        ) : (
-          <Select
-            label="Stiffness"
-            value={layer.stiffness}
-            onChange={(s) => s && change('stiffness', { stiffness: s as Layer['stiffness'] })}
-            data={stiffnesses}
-          />
-        )}
+        <Select
+          label="Stiffness"
+          value={layer.stiffness}
+          onChange={(s) => s && change('stiffness', { stiffness: s as Layer['stiffness'] })}
+          data={stiffnesses}
+        />
       </div>
-      {load.kind === 'striped' && (
-        <Figure
-          words="stripe"
-          unit=""
-          value={load.border}
-          min={0.05}
-          max={0.95}
-          step={0.01}
-          onChange={(border) => change('border', { load: { ...load, border } })}
-        />
-      )}
+      <LoadColours load={load} roles={roles} onChange={(next) => change('load', { load: next })} />
       {placing.map(({ key, ...figure }) => (
         <Figure
           key={key}
@@ -118,40 +106,6 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
         />
       ))}
       <div className={css.buttons}>
-        {load.kind === 'striped' ? (
-          <>
-            <Button
-              size="compact-sm"
-              onClick={() => change('load', { load: { ...load, wideEnd: load.rest, rest: load.wideEnd } })}
-            >
-              Turn the tip round
-            </Button>
-            <Button
-              size="compact-sm"
-              onClick={() => change('load', { load: { kind: 'plain', role: load.rest } })}
-            >
-              One colour
-            </Button>
-          </>
-        ) : (
-          flower.roles.length > 1 && (
-            <Button
-              size="compact-sm"
-              onClick={() =>
-                change('load', {
-                  load: {
-                    kind: 'striped',
-                    wideEnd: flower.roles.find((r) => r.id !== load.role)!.id,
-                    rest: load.role,
-                    border: 0.36,
-                  },
-                })
-              }
-            >
-              Stripe the bag
-            </Button>
-          )
-        )}
         <Button
           size="compact-sm"
           onClick={() => {
@@ -182,6 +136,98 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
         </Button>
       </div>
     </div>
+  )
+}
+
+const partNames: Record<string, string> = {
+  role: 'Colour',
+  wideEnd: 'Wide end',
+  rest: 'The rest',
+  inner: 'Inside',
+  outer: 'Outside',
+  first: 'Left behind',
+  then: 'Filled next',
+}
+
+/** Which colour goes where in the bag; for two of them the tip, or the roll, can be turned round. */
+function LoadColours(props: {
+  load: LayerLoad
+  roles: { value: string; label: string }[]
+  onChange: (load: LayerLoad) => void
+}) {
+  const { load, roles, onChange } = props
+  const named = loadDefinition(load.kind).roles(load)
+  const set = (path: (string | number)[], role: string): LayerLoad =>
+    load.kind === 'layered'
+      ? { ...load, tones: load.tones.with(path[1] as number, role) }
+      : ({ ...load, [path[0]!]: role } as LayerLoad)
+  return (
+    <>
+      <div className={css.pair}>
+        {named.map(({ path, role }) => (
+          <Select
+            key={path.join()}
+            label={partNames[path[0]!] ?? ['Outermost', 'Next', 'Innermost'][path[1] as number]}
+            value={role}
+            onChange={(id) => id && onChange(set(path, id))}
+            data={roles}
+          />
+        ))}
+      </div>
+      {'border' in load && (
+        <Figure
+          words="stripe"
+          unit=""
+          value={load.border}
+          min={0.05}
+          max={0.95}
+          step={0.01}
+          onChange={(border) => onChange({ ...load, border })}
+        />
+      )}
+      {'share' in load && (
+        <Figure
+          words="left behind"
+          unit=""
+          value={load.share}
+          min={0.02}
+          max={0.5}
+          step={0.01}
+          onChange={(share) => onChange({ ...load, share })}
+        />
+      )}
+      <div className={css.buttons}>
+        {load.kind === 'striped' && (
+          <Button
+            size="compact-sm"
+            onClick={() => onChange({ ...load, wideEnd: load.rest, rest: load.wideEnd })}
+          >
+            Turn the tip round
+          </Button>
+        )}
+        {load.kind === 'halves' && (
+          <Button
+            size="compact-sm"
+            onClick={() => onChange({ ...load, inner: load.outer, outer: load.inner })}
+          >
+            Turn the tip round
+          </Button>
+        )}
+        {load.kind === 'layered' && load.tones.length < 3 && roles.length > 2 && (
+          <Button
+            size="compact-sm"
+            onClick={() =>
+              onChange({
+                ...load,
+                tones: [...load.tones, roles.find((r) => !load.tones.includes(r.value))!.value],
+              })
+            }
+          >
+            A third tone
+          </Button>
+        )}
+      </div>
+    </>
   )
 }
 

@@ -1,5 +1,6 @@
 import { Button, Menu } from '@mantine/core'
 import { insertLayer, startingLayer } from '#core/flowers/edit'
+import { loadRoles } from '#core/loads/index'
 import type { Layer } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { type StrokeKind, strokeDefinition, strokes } from '#core/strokes/index'
@@ -26,8 +27,7 @@ export function LayerList(props: {
   const { flower, editable } = draft
   const weight = useWeight()
   const hexOf = (layer: Layer) =>
-    flower.roles.find((r) => r.id === (layer.load.kind === 'plain' ? layer.load.role : layer.load.rest))
-      ?.hex ?? '#b9b9b9'
+    flower.roles.find((r) => r.id === loadRoles(layer.load).at(-1))?.hex ?? '#b9b9b9'
 
   function add(kind: StrokeKind) {
     const id = newId()

@@ -1,3 +1,4 @@
+import { loadDefinition } from '#core/loads/index'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { strokeDefinition } from '#core/strokes/index'
@@ -28,9 +29,9 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
       tip: tip ? describeOpening(tip.opening) : layer.tipId,
       stiffness: layer.stiffness,
       load:
-        layer.load.kind === 'plain'
-          ? roleName(layer.load.role)
-          : `${roleName(layer.load.wideEnd)} along the wide end (${Math.round(100 * measure.shares[0]!.share)} %), ${roleName(layer.load.rest)}`,
+        measure.shares.length === 1
+          ? roleName(measure.shares[0]!.role)
+          : `${loadDefinition(layer.load.kind).label}: ${measure.shares.map((s) => `${roleName(s.role)} ${Math.round(100 * s.share)} %`).join(', ')}`,
       grams: (measure.volumeMm3 / 1000) * density,
       words: `${hold}${at} ${pressure} ${stop}`,
       goesWrong: goesWrong.join(' '),

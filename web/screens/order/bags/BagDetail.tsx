@@ -1,3 +1,4 @@
+import { loadDefinition } from '#core/loads/index'
 import type { Order } from '#core/model/order'
 import type { Bag, Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
@@ -20,7 +21,7 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
   const uses = plan.uses.filter((u) => bag.useIds.includes(u.id))
   const pieces = new Map(order.pieces.map((p) => [p.id, p.name]))
   return (
-    <Card title={`Bag ${bag.number}${bag.striped ? ', striped' : ''}`} aside={bag.stiffness}>
+    <Card title={`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`} aside={bag.stiffness}>
       <ul className={css.loads}>
         {bag.load.map((l, i) => (
           <li key={l.colourId}>
@@ -29,7 +30,24 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
           </li>
         ))}
       </ul>
+      {bag.layout !== 'plain' && (
+        <ol className={css.filling}>
+          {loadDefinition(bag.layout)
+            .filling(drawn.colourNames)
+            .map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+        </ol>
+      )}
       <p className={css.how}>{fillingWords()}</p>
+      {bag.reuses !== null && (
+        <p className={css.how}>The same bag as {bag.reuses}, scraped out: one bag passes through the colours.</p>
+      )}
+      {bag.washes > 0 && (
+        <p className={css.how}>
+          Wash a tip {bag.washes === 1 ? 'once' : `${bag.washes} times`} to come to it from another bag.
+        </p>
+      )}
       <ul className={css.tips}>
         {drawn.tips.map((tip) => (
           <li key={tip.id}>
@@ -83,9 +101,6 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
           ? 'Cut the point to size when it is filled.'
           : 'The tip sits straight in the bag.'
         : `${bag.coupler === 'large' ? 'Large' : 'Standard'} coupler, ${counted(bag.changes, 'change')}.`
-    const stripe = bag.striped
-      ? ` Spread ${drawn.colourNames[0]} as a ribbon along the side where the wide end sits, then fill the rest with ${drawn.colourNames[1]}.`
-      : ''
-    return `${weight(bag.grams)} in ${where.startsWith('a ') ? where : `one ${where}`}${times}. ${tip}${stripe} Two thirds full at most: twist it shut and push out the air.`
+    return `${weight(bag.grams)} in ${where.startsWith('a ') ? where : `one ${where}`}${times}. ${tip} Two thirds full at most: twist it shut and push out the air.`
   }
 }

@@ -20,12 +20,12 @@ export function bagDrawn(bag: Bag, plan: Plan, workshop: Workshop) {
     share: l.grams / bag.grams,
   }))
   const fills: OpeningFill[] =
-    bag.striped && stripes.length === 2
+    bag.layout === 'striped' && stripes.length === 2
       ? [
           { hex: stripes[0]!.hex, until: bag.border ?? 0.5 },
           { hex: stripes[1]!.hex, until: 1 },
         ]
-      : [{ hex: stripes[0]?.hex ?? '#ffffff', until: 1 }]
+      : stripes.map((s, i) => ({ hex: s.hex, until: (i + 1) / stripes.length }))
   return {
     stock,
     tips,

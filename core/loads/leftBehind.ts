@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { idSchema } from '../model/common.ts'
+import type { LoadDefinition } from './load.ts'
+
+const schema = z.object({
+  kind: z.literal('leftBehind'),
+  first: idSchema,
+  then: idSchema,
+  /** Share of the icing that is still the first colour. */
+  share: z.number().min(0.02, 'At least 0.02 of the icing.').max(0.5, 'At most half of the icing.'),
+})
+
+/** What the last filling leaves on the wall streaks the next: the bag is not wiped before the second colour goes in. */
+export const leftBehind: LoadDefinition<typeof schema> = {
+  label: 'what the last filling left',
+  schema,
+  roles: (l) => [
+    { path: ['first'], role: l.first },
+    { path: ['then'], role: l.then },
+  ],
+  shares: (l) => [
+    { role: l.first, share: l.share },
+    { role: l.then, share: 1 - l.share },
+  ],
+  fixesTip: () => false,
+  look: (l) => ({ pattern: 'mingled', roles: [l.first, l.then], border: l.share }),
+  filling: ([first, then]) => [
+    `Pipe ${first} out of this bag until only what clings to its wall is left.`,
+    `Fill it with ${then} without wiping it.`,
+    'The streaks fade as the bag empties: pipe the outer petals first.',
+  ],
+}

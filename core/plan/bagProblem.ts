@@ -1,0 +1,136 @@
+import type { BagProblem, Job } from '../bags/problem.ts'
+import type { Use } from '../model/plan.ts'
+import { fillBag, fillingMinutes } from './fill.ts'
+import { loadKey, pairKey } from './keys.ts'
+import type { Lookup } from './lookup.ts'
+import { flowersPiped } from './piped.ts'
+
+/** The bags of an order as a problem to solve, and what its numbers stand for. */
+export interface OrderBags {
+  problem: BagProblem
+  /** Names of pairs and jobs, as an order's choices write them. */
+  pairKeys: string[]
+  jobKeys: string[]
+  tipIds: string[]
+  usesOfPair: Use[][]
+  usesOfJob: Use[][]
+}
+
+/** Flowers in place come before borders, leaves last to bridge the gaps; coats before everything. */
+const stages: Record<Use['form'], number> = { coat: 0, flower: 2, border: 3, leaf: 4, vine: 4 }
+const NAIL_STAGE = 1
+
+/** Where in the work on its piece a use comes. */
+export const stageOf = (use: Use): number => (use.setting === 'nail' ? NAIL_STAGE : stages[use.form])
+
+/**
+ * Builds the problem: pairs from loads and tips, a job for each flower on nails (all its layers, one flower after the
+ * other) and for each layer in place (a stage over the tray), what must come before what, and the drawer's limits.
+ */
+export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
+  const piped = uses.filter((u) => u.tipId !== null)
+  const loadOf = new Map(piped.map((u) => [u, loadKey(u)]))
+  const pairOf = new Map(piped.map((u) => [u, pairKey(u)]))
+  const pairKeys = [...new Set(pairOf.values())]
+  const loadKeys = [...new Set(loadOf.values())]
+  const tipIds = [...new Set(piped.map((u) => u.tipId!))]
+  const usesOfPair = groupBy(piped, (u) => pairOf.get(u)!, pairKeys)
+  const pairNumber = new Map(pairKeys.map((k, i) => [k, i]))
+  const { jobKeys, usesOfJob } = jobsOf(piped)
+  const onPiece = new Map<string, number[]>()
+  usesOfJob.forEach(([first], j) => {
+    onPiece.set(first!.pieceId, [...(onPiece.get(first!.pieceId) ?? []), j])
+  })
+  const { settings, bags } = at.workshop
+  const pins = at.order.bagPins
+  const numberOf = (key: string) => pairNumber.get(key)
+  const costs = new Map<string, number>()
+  const problem: BagProblem = {
+    pairs: usesOfPair.map((of) => ({
+      load: loadKeys.indexOf(loadOf.get(of[0]!)!),
+      tip: tipIds.indexOf(of[0]!.tipId!),
+    })),
+    loads: loadKeys.map((key) => ({ fixed: piped.find((u) => loadOf.get(u) === key)!.fixedTip })),
+    tips: tipIds.map((id) => {
+      const tip = at.tip(id)
+      return {
+        // a tip that is not owned is planned as if it were bought: the advice says so
+        copies: Math.max(1, tip.owned),
+        fit: tip.base,
+        once: pins.some((p) => p.kind === 'tipOnce' && p.tipId === id),
+      }
+    }),
+    jobs: usesOfJob.map(
+      (of, j): Job => ({
+        pairs: of.map((u) => pairNumber.get(pairOf.get(u)!)!),
+        repeats: of[0]!.setting === 'nail' ? flowersPiped(of[0]!) : 1,
+        after: waitsFor(usesOfJob, onPiece, j),
+      }),
+    ),
+    couplers: { standard: settings.couplersStandard, large: settings.couplersLarge },
+    mostBags: bags.reduce((sum, b) => sum + b.owned, 0),
+    changeMinutes: settings.changeMinutes,
+    washMinutes: settings.washMinutes,
+    bagMinutes(pairs, coupler) {
+      const key = `${coupler} ${pairs.join()}`
+      const known = costs.get(key)
+      if (known !== undefined) return known
+      const fit = problem.tips[problem.pairs[pairs[0]!]!.tip]!.fit
+      const filled = fillBag(
+        at,
+        pairs.flatMap((p) => usesOfPair[p]!),
+        coupler && fit !== 'none' ? fit : 'none',
+      )
+      const cost = fillingMinutes(at, filled)
+      costs.set(key, cost)
+      return cost
+    },
+    alone: pins.flatMap((p) => (p.kind === 'alone' ? (numberOf(p.pair) ?? []) : [])),
+    apart: pins.flatMap((p) => {
+      if (p.kind !== 'apart') return []
+      const [a, b] = p.pairs.map(numberOf)
+      return a === undefined || b === undefined ? [] : [[a, b] as const]
+    }),
+  }
+  return { problem, pairKeys, jobKeys, tipIds, usesOfPair, usesOfJob }
+}
+
+function groupBy(uses: readonly Use[], keyOf: (use: Use) => string, keys: readonly string[]): Use[][] {
+  const groups = new Map<string, Use[]>(keys.map((k) => [k, []]))
+  for (const use of uses) groups.get(keyOf(use))!.push(use)
+  return [...groups.values()]
+}
+
+/** Jobs in the order of the pieces; within a piece nails first, leaves last. */
+function jobsOf(piped: readonly Use[]): { jobKeys: string[]; usesOfJob: Use[][] } {
+  const jobs = new Map<string, Use[]>()
+  for (const use of piped) {
+    const key = use.setting === 'nail' ? `${use.pieceId}.${use.placedId}` : use.id
+    const job = jobs.get(key)
+    if (job) job.push(use)
+    else jobs.set(key, [use])
+  }
+  const sorted = [...jobs].sort(([, a], [, b]) => stageOf(a[0]!) - stageOf(b[0]!))
+  return { jobKeys: sorted.map(([key]) => key), usesOfJob: sorted.map(([, uses]) => uses) }
+}
+
+/**
+ * Jobs that must be done before one: earlier layers of the same flower in place; and on the same piece everything of an
+ * earlier stage, save that flowers on nails only have to be there before the leaves that cover their feet.
+ */
+function waitsFor(
+  jobs: readonly Use[][],
+  onPiece: ReadonlyMap<string, readonly number[]>,
+  j: number,
+): number[] {
+  const first = jobs[j]![0]!
+  const stage = stageOf(first)
+  return onPiece.get(first.pieceId)!.filter((i) => {
+    const use = jobs[i]![0]!
+    if (i === j) return false
+    if (use.placedId === first.placedId) return i < j
+    const before = stageOf(use)
+    if (before >= stage) return false
+    return before !== NAIL_STAGE || stage >= stages.leaf
+  })
+}
