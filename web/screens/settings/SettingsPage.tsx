@@ -9,7 +9,9 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import css from './SettingsPage.module.css'
 
-type NumberKey = { [K in keyof Settings]: Settings[K] extends number ? K : never }[keyof Settings]
+type NumberKey = {
+  [K in keyof Settings]: Settings[K] extends number ? K : never
+}[keyof Settings]
 
 const figures: { key: NumberKey; label: string; unit?: string; why: string; step?: number }[] = [
   { key: 'scaleStepGrams', label: 'Kitchen scale step', unit: 'g', why: 'Bowls are rounded up to it.' },
@@ -44,6 +46,29 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
     step: 0.1,
     why: 'On a coupler, with a wipe.',
   },
+  {
+    key: 'refillMinutes',
+    label: 'To fill it again',
+    unit: 'min',
+    step: 0.1,
+    why: 'Each filling after the first.',
+  },
+  { key: 'couplerMinutes', label: 'To fit a coupler', unit: 'min', step: 0.1, why: 'Once for each bag.' },
+  {
+    key: 'washMinutes',
+    label: 'To wash a tip',
+    unit: 'min',
+    step: 0.1,
+    why: 'When it goes to a bag of another colour.',
+  },
+  {
+    key: 'minutesPerGram',
+    label: 'A gram thrown away',
+    unit: 'min',
+    step: 0.01,
+    why: 'What waste weighs against time.',
+  },
+  { key: 'hourlyRate', label: 'An hour of hands', step: 1, why: 'In your currency, for quotes.' },
 ]
 
 /** How the bakery works: every figure a plan rests on that is not the order's. */

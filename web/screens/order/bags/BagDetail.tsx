@@ -11,6 +11,7 @@ import { useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
 import { PX_PER_MM } from './Bags.tsx'
 import { bagDrawn } from './bagDrawn.ts'
+import { Pins } from './Pins.tsx'
 
 /** Everything about one bag: its load, how to fill it, every tip it carries, and what it feeds. */
 export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; order: Order }) {
@@ -21,7 +22,10 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
   const uses = plan.uses.filter((u) => bag.useIds.includes(u.id))
   const pieces = new Map(order.pieces.map((p) => [p.id, p.name]))
   return (
-    <Card title={`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`} aside={bag.stiffness}>
+    <Card
+      title={`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`}
+      aside={bag.stiffness}
+    >
       <ul className={css.loads}>
         {bag.load.map((l, i) => (
           <li key={l.colourId}>
@@ -41,7 +45,9 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
       )}
       <p className={css.how}>{fillingWords()}</p>
       {bag.reuses !== null && (
-        <p className={css.how}>The same bag as {bag.reuses}, scraped out: one bag passes through the colours.</p>
+        <p className={css.how}>
+          The same bag as {bag.reuses}, scraped out: one bag passes through the colours.
+        </p>
       )}
       {bag.washes > 0 && (
         <p className={css.how}>
@@ -81,6 +87,7 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
           </li>
         ))}
       </ul>
+      <Pins bag={bag} plan={plan} />
       <p className="quiet">
         For {[...new Set(uses.map((u) => pieces.get(u.pieceId)))].join(', ')}.
         {bag.topUpGrams > 0.5 &&

@@ -9,8 +9,10 @@ import { DataTable } from '../../../parts/DataTable.tsx'
 import { Empty } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { BagDetail } from './BagDetail.tsx'
+import { BagSearch } from './BagSearch.tsx'
 import css from './Bags.module.css'
 import { BagTile } from './BagTile.tsx'
+import { Sequence } from './Sequence.tsx'
 
 /** Openings are drawn this many times life size, at 96 px to the inch. */
 export const OPENING_SCALE = 3
@@ -36,7 +38,7 @@ export function Bags() {
       <div className={css.columns}>
         <Card
           title="Fill these, in this order"
-          aside={`openings ${OPENING_SCALE} × life size where they fit · ${counted(plan.totals.changes, 'tip change')} · ${weight(plan.residues.bags + plan.residues.topUps)} stays in bags`}
+          aside={`openings ${OPENING_SCALE} × life size where they fit · ${counted(plan.totals.changes, 'tip change')} · ${counted(plan.totals.washes, 'wash', 'washes')} · ${weight(plan.residues.bags + plan.residues.topUps)} stays in bags`}
         >
           <ul className={css.rail}>
             {plan.bags.map((b) => (
@@ -53,11 +55,13 @@ export function Bags() {
         </Card>
         <BagDetail bag={bag} plan={plan} workshop={workshop} order={order} />
       </div>
+      <BagSearch plan={plan} />
       {advice.length > 0 && (
         <Card title="Worth a look">
           <AdviceList advice={advice} take={take} />
         </Card>
       )}
+      <Sequence plan={plan} pieces={new Map(order.pieces.map((p) => [p.id, p.name]))} />
       <Card>
         <BagTable plan={plan} names={names} csvHref={`/api/orders/${order.id}/plan/bags.csv`} />
       </Card>
@@ -97,6 +101,7 @@ export function Bags() {
           { key: 'grams', name: 'In it', value: (b) => b.grams, show: (b) => weight(b.grams), numeric: true },
           { key: 'fillings', name: 'Fillings', value: (b) => b.fillings, numeric: true },
           { key: 'changes', name: 'Changes', value: (b) => b.changes, numeric: true },
+          { key: 'washes', name: 'Washes', value: (b) => b.washes, numeric: true },
           {
             key: 'stays',
             name: 'Stays in it',
