@@ -1,17 +1,30 @@
-/** One benchmark: a measured value, what it is compared with in the same run, and their ratio. */
-export interface Benchmark {
+interface Named {
   id: string
   what: string
-  unit: 'ms'
   /** What the baseline is, in words. */
   against: string
+}
+
+/** Work that is timed, and what it is compared with in the same run. */
+export interface Timed extends Named {
+  unit: 'ms'
+  /** How often it is run; less often for what takes long. */
+  rounds?: number
   run(): void
   baseline(): void
 }
 
+/** Something measured that is not a time. */
+export interface Measured extends Named {
+  unit: 'percent'
+  measure(): number
+}
+
+export type Benchmark = Timed | Measured
+
 /** Median milliseconds of `work` over `rounds`, after warming up. */
 export function medianMs(work: () => void, rounds = 25): number {
-  for (let i = 0; i < 5; i++) work()
+  for (let i = 0; i < Math.min(5, rounds); i++) work()
   const times = Array.from({ length: rounds }, () => {
     const start = performance.now()
     work()

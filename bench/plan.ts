@@ -10,8 +10,8 @@ const load = (name: string) => JSON.parse(readFileSync(new URL(`../demo/${name}`
 
 const bakery = readBakeryFile(load('bakery.json'), starterWorkshop)
 if (!bakery.ok) throw new Error('The demo bakery does not read.')
-const workshop = withBakery(starterWorkshop, bakery.value)
-const demo = orderFileSchema.parse(load('observatory.json'))
+export const workshop = withBakery(starterWorkshop, bakery.value)
+export const demo = orderFileSchema.parse(load('observatory.json'))
 
 /** The demo order `times` over: so many times the pieces, each with its own flowers. */
 function enlarged(times: number): Order {

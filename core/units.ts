@@ -15,6 +15,23 @@ export function formatWeight(grams: number, units: 'grams' | 'ounces'): string {
   return `${(grams < 9.95 ? oneDecimal : whole).format(grams)} g`
 }
 
+const fractions = ['', '¼', '⅓', '½', '⅔', '¾'] as const
+const parts = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4]
+
+/** Grams as level cups to the nearest quarter or third: "2¼ cups". */
+export function formatCups(grams: number, cupGrams: number): string {
+  const cups = grams / cupGrams
+  if (cups < 0.125) return 'under ¼ cup'
+  const whole = Math.floor(cups)
+  const rest = [...parts, 1].reduce((best, p) =>
+    Math.abs(p - (cups - whole)) < Math.abs(best - (cups - whole)) ? p : best,
+  )
+  const count = rest === 1 ? whole + 1 : whole
+  const fraction = rest === 1 ? '' : fractions[parts.indexOf(rest)]
+  const figure = `${count > 0 || !fraction ? count : ''}${fraction}`
+  return `${figure} ${count > 1 || (count === 1 && fraction) ? 'cups' : 'cup'}`
+}
+
 /** Minutes for reading: "45 min", "5 h 10". */
 export function formatMinutes(minutes: number): string {
   const rounded = minutes < 10 ? Math.ceil(minutes) : Math.round(minutes / 5) * 5

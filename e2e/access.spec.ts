@@ -17,6 +17,8 @@ const screens = {
   'bag shelf': '/drawer?shelf=bags',
   'icing shelf': '/drawer?shelf=icings',
   'dye shelf': '/drawer?shelf=dyes',
+  'bench day': '/day',
+  pantry: '/drawer?shelf=pantry',
   settings: '/settings',
   'a wrong address': '/nowhere',
 }

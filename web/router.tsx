@@ -47,6 +47,10 @@ export const router = createBrowserRouter([
         ],
       },
       {
+        path: 'day',
+        lazy: async () => ({ Component: (await import('./screens/day/BenchDay.tsx')).BenchDay }),
+      },
+      {
         path: 'flowers',
         lazy: async () => ({ Component: (await import('./screens/flowers/Flowers.tsx')).Flowers }),
       },

@@ -37,7 +37,7 @@ export function simulate(problem: BagProblem, { groups, sequence }: Arrangement)
     groups[group]!.pairs.every((p) => nextUse(group, pairs[p]!.tip, now) === Number.POSITIVE_INFINITY)
 
   /** Takes a copy of a tip to a bag; counts the wash. */
-  const fetch = (group: number, tip: number, now: number, times: number) => {
+  const bring = (group: number, tip: number, now: number, times: number) => {
     const held = holders[tip]!
     if (held.includes(group) || tips[tip]!.fit === 'none') return
     const clean = held.indexOf(CLEAN)
@@ -71,7 +71,7 @@ export function simulate(problem: BagProblem, { groups, sequence }: Arrangement)
     for (const p of jobs[job]!.pairs) {
       const group = of[p]!
       const tip = pairs[p]!.tip
-      fetch(group, tip, now, times)
+      bring(group, tip, now, times)
       if (mounted[group] === tip) continue
       if (begun[group]) perGroup[group]!.changes += times
       begun[group] = 1

@@ -1,20 +1,45 @@
 import type { IcingKind } from '../model/icing.ts'
 
-const sugar = { name: 'Icing sugar', allergens: [], packGrams: 1000, pricePerPack: 2.2 }
-const butter = { name: 'Butter, unsalted', allergens: ['milk' as const], packGrams: 250, pricePerPack: 2.6 }
-const shortening = { name: 'Vegetable shortening', allergens: [], packGrams: 250, pricePerPack: 1.9 }
-const milk = { name: 'Milk', allergens: ['milk' as const], packGrams: 1030, pricePerPack: 1.2 }
-const cream = { name: 'Whipping cream', allergens: ['milk' as const], packGrams: 200, pricePerPack: 1.3 }
+const sugar = { name: 'Icing sugar', allergens: [], packGrams: 1000, pricePerPack: 2.2, cupGrams: 120 }
+const butter = {
+  name: 'Butter, unsalted',
+  allergens: ['milk' as const],
+  packGrams: 250,
+  pricePerPack: 2.6,
+  cupGrams: 227,
+}
+const shortening = {
+  name: 'Vegetable shortening',
+  allergens: [],
+  packGrams: 250,
+  pricePerPack: 1.9,
+  cupGrams: 190,
+}
+const milk = { name: 'Milk', allergens: ['milk' as const], packGrams: 1030, pricePerPack: 1.2, cupGrams: 245 }
+const cream = {
+  name: 'Whipping cream',
+  allergens: ['milk' as const],
+  packGrams: 200,
+  pricePerPack: 1.3,
+  cupGrams: 240,
+}
 const whites = {
   name: 'Egg white, pasteurised',
   allergens: ['egg' as const],
   packGrams: 1000,
   pricePerPack: 5.5,
+  cupGrams: 243,
 }
-const driedWhites = { name: 'Egg white powder', allergens: ['egg' as const], packGrams: 125, pricePerPack: 6 }
-const cocoa = { name: 'Cocoa', allergens: [], packGrams: 250, pricePerPack: 3.4 }
-const caster = { name: 'Caster sugar', allergens: [], packGrams: 1000, pricePerPack: 1.7 }
-const water = { name: 'Water', allergens: [], packGrams: 1000, pricePerPack: 0 }
+const driedWhites = {
+  name: 'Egg white powder',
+  allergens: ['egg' as const],
+  packGrams: 125,
+  pricePerPack: 6,
+  cupGrams: null,
+}
+const cocoa = { name: 'Cocoa', allergens: [], packGrams: 250, pricePerPack: 3.4, cupGrams: 100 }
+const caster = { name: 'Caster sugar', allergens: [], packGrams: 1000, pricePerPack: 1.7, cupGrams: 200 }
+const water = { name: 'Water', allergens: [], packGrams: 1000, pricePerPack: 0, cupGrams: 237 }
 
 /**
  * The built-in icing kinds. Proportions and figures are starting values from general craft knowledge; a bakery
@@ -36,6 +61,7 @@ export const catalogueIcings: readonly IcingKind[] = [
     ],
     yieldPercent: 100,
     liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 6, flood: 14 },
+    holds: { roomHours: 24, coldDays: 14 },
     crustMinutes: 15,
     can: { standUpright: true, freeze: true, dryHard: false, brushWet: true },
     rawEgg: false,
@@ -58,6 +84,7 @@ export const catalogueIcings: readonly IcingKind[] = [
     ],
     yieldPercent: 100,
     liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 6, flood: 14 },
+    holds: { roomHours: 48, coldDays: 21 },
     crustMinutes: 10,
     can: { standUpright: true, freeze: true, dryHard: false, brushWet: true },
     rawEgg: false,
@@ -79,6 +106,7 @@ export const catalogueIcings: readonly IcingKind[] = [
     ],
     yieldPercent: 96,
     liquidPer100: { stiff: 0, medium: 1, soft: 2, writing: 3, flood: 8 },
+    holds: { roomHours: 4, coldDays: 5 },
     crustMinutes: 0,
     can: { standUpright: true, freeze: true, dryHard: false, brushWet: false },
     rawEgg: false,
@@ -100,6 +128,7 @@ export const catalogueIcings: readonly IcingKind[] = [
     ],
     yieldPercent: 97,
     liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 5, flood: 11 },
+    holds: { roomHours: 24, coldDays: 7 },
     crustMinutes: 20,
     can: { standUpright: true, freeze: false, dryHard: true, brushWet: true },
     rawEgg: false,
@@ -122,6 +151,7 @@ export const catalogueIcings: readonly IcingKind[] = [
     ],
     yieldPercent: 100,
     liquidPer100: { stiff: 0, medium: 2, soft: 4, writing: 6, flood: 14 },
+    holds: { roomHours: 24, coldDays: 14 },
     crustMinutes: 15,
     can: { standUpright: true, freeze: true, dryHard: false, brushWet: true },
     rawEgg: false,

@@ -49,6 +49,6 @@ export function loadOfKind(kind: LoadKind, load: LayerLoad, roles: readonly stri
     case 'layered':
       return { kind, tones: [other, main] }
     case 'leftBehind':
-      return { kind, first: other, then: main, share: 0.12 }
+      return { kind, first: other, next: main, share: 0.12 }
   }
 }

@@ -5,7 +5,7 @@ import type { LoadDefinition } from './load.ts'
 const schema = z.object({
   kind: z.literal('leftBehind'),
   first: idSchema,
-  then: idSchema,
+  next: idSchema,
   /** Share of the icing that is still the first colour. */
   share: z.number().min(0.02, 'At least 0.02 of the icing.').max(0.5, 'At most half of the icing.'),
 })
@@ -16,17 +16,17 @@ export const leftBehind: LoadDefinition<typeof schema> = {
   schema,
   roles: (l) => [
     { path: ['first'], role: l.first },
-    { path: ['then'], role: l.then },
+    { path: ['next'], role: l.next },
   ],
   shares: (l) => [
     { role: l.first, share: l.share },
-    { role: l.then, share: 1 - l.share },
+    { role: l.next, share: 1 - l.share },
   ],
   fixesTip: () => false,
-  look: (l) => ({ pattern: 'mingled', roles: [l.first, l.then], border: l.share }),
-  filling: ([first, then]) => [
+  look: (l) => ({ pattern: 'mingled', roles: [l.first, l.next], border: l.share }),
+  filling: ([first, next]) => [
     `Pipe ${first} out of this bag until only what clings to its wall is left.`,
-    `Fill it with ${then} without wiping it.`,
+    `Fill it with ${next} without wiping it.`,
     'The streaks fade as the bag empties: pipe the outer petals first.',
   ],
 }

@@ -59,7 +59,10 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   })
   order.pieces.forEach((piece, p) => {
     if (piece.icingKindId !== null) wantIcing(['pieces', p, 'icingKindId'], piece.icingKindId)
-    if (piece.coat) wantColour(['pieces', p, 'coat', 'colourId'], piece.coat.colourId)
+    for (const key of ['crumbCoat', 'coat', 'filling'] as const) {
+      const spread = piece[key]
+      if (spread) wantColour(['pieces', p, key, 'colourId'], spread.colourId)
+    }
     repeated(piece.flowers).forEach((i) => {
       say(
         ['pieces', p, 'flowers', i, 'id'],

@@ -8,6 +8,8 @@ export const ingredientSchema = z.object({
   allergens: z.array(allergenSchema).default([]),
   packGrams: z.number().positive().max(100000).describe('What one bought pack weighs'),
   pricePerPack: z.number().min(0).max(100000).default(0),
+  /** What a level cup of it weighs, g; null where it is not measured by cups. */
+  cupGrams: z.number().positive().max(1000).nullable().default(null),
 })
 
 /** A kind of icing: what it weighs, is made of, and can do. */
@@ -27,6 +29,10 @@ export const icingKindSchema = z.object({
   yieldPercent: z.number().min(20).max(130).default(100),
   /** Liquid in g that turns 100 g of the stiff base into each stiffness. */
   liquidPer100: z.record(stiffnessSchema, z.number().min(0).max(60)),
+  /** How long it keeps: hours at room temperature, days in the cold. A guide: the bakery's food-safety plan decides. */
+  holds: z
+    .object({ roomHours: z.number().min(0).max(1000), coldDays: z.number().min(0).max(365) })
+    .default({ roomHours: 0, coldDays: 0 }),
   crustMinutes: z.number().min(0).max(10000).describe('Until the surface sets at room temperature'),
   can: z.object({
     standUpright: z.boolean().describe('Holds a standing petal'),

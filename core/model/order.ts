@@ -19,6 +19,15 @@ export const coatSchema = z.object({
   stiffness: stiffnessSchema,
 })
 
+/** Icing between the layers of a cake. */
+export const fillingSchema = coatSchema.extend({
+  layers: z
+    .number()
+    .int('Whole layers only.')
+    .min(1, 'At least one layer of filling.')
+    .max(12, 'At most 12 layers.'),
+})
+
 /** How many of a flower go on one piece: a number, or as many as fit round an edge. */
 export const placementSchema = z.discriminatedUnion('kind', [
   z.object({
@@ -57,7 +66,10 @@ export const pieceSchema = z.object({
   shape: surfaceSchema,
   /** Icing kind of this piece; null for the order's. */
   icingKindId: idSchema.nullable().default(null),
+  /** A first thin coat that holds the crumbs, chilled before the coat goes on. */
+  crumbCoat: coatSchema.nullable().default(null),
   coat: coatSchema.nullable().default(null),
+  filling: fillingSchema.nullable().default(null),
   flowers: z.array(placedFlowerSchema).max(40, 'At most 40 different flowers on a piece.').default([]),
 })
 export type Piece = z.infer<typeof pieceSchema>

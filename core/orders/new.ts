@@ -37,7 +37,7 @@ const starts: Record<SurfaceKind, Omit<Piece, 'id'>> = {
 }
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
-  return { name, count, shape, icingKindId: null, coat: null, flowers: [] }
+  return { name, count, shape, icingKindId: null, crumbCoat: null, coat: null, filling: null, flowers: [] }
 }
 
 /** A new, bare piece of a kind. */

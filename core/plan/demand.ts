@@ -33,7 +33,7 @@ export function demand(at: Lookup): Demand {
   const placements = at.order.pieces.flatMap((piece) =>
     piece.flowers.map((placed) => fitPlacement(at, piece, placed)),
   )
-  const coats = at.order.pieces.flatMap((piece) => (piece.coat ? [coatUse(at, piece, piece.coat)] : []))
+  const coats = at.order.pieces.flatMap((piece) => spreads(at, piece))
   return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p))] }
 }
 
@@ -96,21 +96,63 @@ function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: Fitted
   })
 }
 
-function coatUse(at: Lookup, piece: Piece, coat: NonNullable<Piece['coat']>): Use {
+/** What is spread on a piece with a spatula: filling between its layers, the crumb coat, the coat. */
+function spreads(at: Lookup, piece: Piece): Use[] {
+  const surface = surfaceDefinition(piece.shape.kind)
+  const coatMm2 = surface.coatAreaMm2(piece.shape)
+  const { filling, crumbCoat, coat } = piece
+  const fillingMm2 = (surface.fillingAreaMm2?.(piece.shape) ?? 0) * (filling?.layers ?? 0)
+  return [
+    ...(filling && fillingMm2 > 0
+      ? [
+          spreadUse(at, piece, filling, fillingMm2, {
+            id: 'filling',
+            name: 'Filling',
+            words: `${filling.layers} × ${filling.thicknessMm} mm between layers`,
+          }),
+        ]
+      : []),
+    ...(crumbCoat
+      ? [
+          spreadUse(at, piece, crumbCoat, coatMm2, {
+            id: 'crumb-coat',
+            name: 'Crumb coat',
+            words: `${crumbCoat.thicknessMm} mm crumb coat`,
+          }),
+        ]
+      : []),
+    ...(coat
+      ? [
+          spreadUse(at, piece, coat, coatMm2, {
+            id: 'coat',
+            name: 'Coat',
+            words: `${coat.thicknessMm} mm coat`,
+          }),
+        ]
+      : []),
+  ]
+}
+
+function spreadUse(
+  at: Lookup,
+  piece: Piece,
+  spread: NonNullable<Piece['coat']>,
+  areaMm2: number,
+  as: { id: string; name: string; words: string },
+): Use {
   const icingKindId = icingOf(at, piece)
-  const area = surfaceDefinition(piece.shape.kind).coatAreaMm2(piece.shape)
-  const grams = ((area * coat.thicknessMm) / 1000) * at.icing(icingKindId).density * piece.count
+  const grams = ((areaMm2 * spread.thicknessMm) / 1000) * at.icing(icingKindId).density * piece.count
   return {
-    id: `${piece.id}.coat`,
+    id: `${piece.id}.${as.id}`,
     pieceId: piece.id,
     placedId: null,
     flowerId: null,
-    flowerName: 'Coat',
+    flowerName: as.name,
     layerId: null,
-    layerName: `${coat.thicknessMm} mm coat`,
+    layerName: as.words,
     tipId: null,
     icingKindId,
-    stiffness: coat.stiffness,
+    stiffness: spread.stiffness,
     setting: 'inPlace',
     form: 'coat',
     layout: 'plain',
@@ -120,7 +162,7 @@ function coatUse(at: Lookup, piece: Piece, coat: NonNullable<Piece['coat']>): Us
     spares: 0,
     practice: 0,
     strokes: piece.count,
-    seconds: piece.count * (COAT_OVERHEAD_S + area / COAT_MM2_PER_S),
-    parts: [{ colourId: coat.colourId, piped: grams, ...noReserve }],
+    seconds: piece.count * (COAT_OVERHEAD_S + areaMm2 / COAT_MM2_PER_S),
+    parts: [{ colourId: spread.colourId, piped: grams, ...noReserve }],
   }
 }

@@ -56,9 +56,12 @@ export function replaceColour(order: Order, fromId: string, intoId: string): Ord
   return {
     ...swapped,
     colours: order.colours.filter((c) => c.id !== fromId),
-    pieces: swapped.pieces.map((p) =>
-      p.coat ? { ...p, coat: { ...p.coat, colourId: swap(p.coat.colourId) } } : p,
-    ),
+    pieces: swapped.pieces.map((p) => ({
+      ...p,
+      crumbCoat: p.crumbCoat && { ...p.crumbCoat, colourId: swap(p.crumbCoat.colourId) },
+      coat: p.coat && { ...p.coat, colourId: swap(p.coat.colourId) },
+      filling: p.filling && { ...p.filling, colourId: swap(p.filling.colourId) },
+    })),
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Safety } from '../model/order.ts'
-import type { Use } from '../model/plan.ts'
+import type { Plan, Use } from '../model/plan.ts'
 import type { Lookup } from './lookup.ts'
 
 /** Chance of a colour running short, and the standard normal deviate that gives it, per wanted safety. */
@@ -93,4 +93,19 @@ function needed(part: Use['parts'][number]): number {
 /** All grams of a part: what lands on the pieces and its reserve. */
 export function partGrams(part: Use['parts'][number]): number {
   return needed(part) + part.margin
+}
+
+/** What each level of safety would add to this plan: grams against running short, and what their ingredients cost. */
+export function safetyChoices(
+  plan: Plan,
+  chosen: Safety,
+): Record<Safety, { grams: number; cost: number; words: string }> {
+  const made = [plan.base, ...plan.otherBases].reduce((sum, b) => sum + b.grams, 0)
+  const perGram = made > 0 ? plan.totals.cost / made : 0
+  const own = safetyLevels[chosen].deviate
+  const choice = (level: Safety) => {
+    const grams = (plan.reserve.margin * safetyLevels[level].deviate) / own
+    return { grams, cost: grams * perGram, words: safetyLevels[level].words }
+  }
+  return { tight: choice('tight'), safe: choice('safe'), unmatchable: choice('unmatchable') }
 }

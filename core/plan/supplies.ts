@@ -76,15 +76,17 @@ function ingredientSupplies(at: Lookup, bases: readonly Base[]): Supply[] {
     for (const { name, grams } of made.ingredients) {
       const recipe = at.icing(made.kind).ingredients.find((i) => i.name === name)!
       const needed = (byName.get(name)?.needed ?? 0) + grams
+      const owned = at.workshop.settings.pantry[name] ?? 0
+      const short = Math.max(0, needed - owned)
       byName.set(name, {
         kind: 'ingredient',
         id: name,
         name,
         needed,
         unit: 'g',
-        owned: null,
-        short: 0,
-        packs: Math.ceil(needed / recipe.packGrams - 1e-9),
+        owned,
+        short,
+        packs: Math.max(0, Math.ceil(short / recipe.packGrams - 1e-9)),
         cost: (needed / recipe.packGrams) * recipe.pricePerPack,
       })
     }

@@ -17,6 +17,7 @@ export const cookie: SurfaceDefinition<typeof schema> = {
   coatAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
+  fillingAreaMm2: null,
   topRiseMm: () => 0,
   edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
   describe: (s) => `${s.diameterMm} mm round`,

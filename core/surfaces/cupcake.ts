@@ -20,6 +20,7 @@ export const cupcake: SurfaceDefinition<typeof schema> = {
   coatAreaMm2: (s) => Math.PI * ((s.diameterMm / 2) ** 2 + s.domeMm ** 2),
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
+  fillingAreaMm2: null,
   topRiseMm: (s) => s.domeMm,
   edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
   describe: (s) => `${s.diameterMm} mm, ${s.domeMm > 0 ? `domed ${s.domeMm} mm` : 'flat'}`,

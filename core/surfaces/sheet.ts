@@ -22,6 +22,7 @@ export const sheet: SurfaceDefinition<typeof schema> = {
   coatAreaMm2: (s) => s.lengthMm * s.widthMm + 2 * (s.lengthMm + s.widthMm) * s.heightMm,
   topAreaMm2: (s) => s.lengthMm * s.widthMm,
   topAcrossMm: (s) => Math.min(s.lengthMm, s.widthMm),
+  fillingAreaMm2: (s) => s.lengthMm * s.widthMm,
   topRiseMm: () => 0,
   edges: (s) => [
     { id: 'top', label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },

@@ -18,6 +18,8 @@ export interface SurfaceDefinition<S extends z.ZodObject = z.ZodObject> {
   topAreaMm2(shape: z.infer<S>): number
   /** The widest circle in mm that fits on top. */
   topAcrossMm(shape: z.infer<S>): number
+  /** Area in mm² of one layer of filling; null for what has no layers. */
+  fillingAreaMm2: ((shape: z.infer<S>) => number) | null
   /** How far the bare top rises above the rim or top edge, mm. */
   topRiseMm(shape: z.infer<S>): number
   edges(shape: z.infer<S>): Edge[]

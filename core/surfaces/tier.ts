@@ -23,6 +23,7 @@ export const tier: SurfaceDefinition<typeof schema> = {
     Math.PI * s.diameterMm * s.heightMm,
   topAcrossMm: (s) =>
     s.coveredMm > 0 ? Math.max(s.heightMm, (s.diameterMm - s.coveredMm) / 2) : s.diameterMm,
+  fillingAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topRiseMm: () => 0,
   edges: (s) => [
     { id: 'top', label: 'top edge', lengthMm: Math.PI * s.diameterMm },

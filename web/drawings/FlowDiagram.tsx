@@ -20,15 +20,19 @@ interface Link {
 
 const WIDTH = 1160
 
-/** Where every gram goes, from base to bowls to bags to flowers; resting on a thing lights its stream. */
-export function FlowDiagram(props: { plan: Plan; weight: (grams: number) => string }) {
-  const { plan, weight } = props
+/** Where every gram goes, from ingredients to base to bowls to bags to flowers to pieces; resting on a thing lights its stream. */
+export function FlowDiagram(props: {
+  plan: Plan
+  pieces: readonly { id: string; name: string }[]
+  weight: (grams: number) => string
+}) {
+  const { plan, pieces, weight } = props
   const [lit, setLit] = useState<string | null>(null)
-  const flow = useMemo(() => icingFlow(plan), [plan])
+  const flow = useMemo(() => icingFlow(plan, new Map(pieces.map((p) => [p.id, p.name]))), [plan, pieces])
   const hexes = useMemo(() => new Map(plan.colours.map((c) => [c.id, c.hex])), [plan])
   const height = Math.max(
     340,
-    21 * Math.max(...[1, 2, 3].map((c) => flow.nodes.filter((n) => n.column === c).length)),
+    21 * Math.max(...[0, 1, 2, 3, 4, 5].map((c) => flow.nodes.filter((n) => n.column === c).length)),
   )
   const graph = useMemo(() => {
     const layout = sankey<Node, Link>()
@@ -37,8 +41,8 @@ export function FlowDiagram(props: { plan: Plan; weight: (grams: number) => stri
       .nodeWidth(9)
       .nodePadding(9)
       .extent([
-        [170, 8],
-        [WIDTH - 170, height - 8],
+        [128, 8],
+        [WIDTH - 150, height - 8],
       ])
     return layout({
       nodes: flow.nodes.map((n) => ({ ...n })),

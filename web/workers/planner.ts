@@ -42,6 +42,16 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
   return planned
 }
 
+/** Plans of several orders at once, in the order given; undefined until all are there. */
+export function usePlans(orders: readonly Order[], workshop: Workshop | undefined): Planned[] | undefined {
+  const remote = workshop ? planner(workshop) : null
+  return useSWR<Planned[], Error>(
+    remote && orders.length > 0 ? ['plans', orders, generation] : null,
+    () => Promise.all(orders.map((order) => remote!.plan(order))),
+    { revalidateOnFocus: false, revalidateIfStale: false },
+  ).data
+}
+
 /**
  * A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile.
  */

@@ -6,6 +6,7 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { BagShelf } from './BagShelf.tsx'
 import { DyeShelf } from './DyeShelf.tsx'
 import { IcingShelf } from './IcingShelf.tsx'
+import { Pantry } from './Pantry.tsx'
 import { TipTray } from './TipTray.tsx'
 
 /** What the bakery owns: tips, couplers and bags, icing kinds, dyes. */
@@ -32,6 +33,7 @@ export function Drawer() {
           <Tabs.Tab value="bags">Bags and couplers</Tabs.Tab>
           <Tabs.Tab value="icings">Icing kinds</Tabs.Tab>
           <Tabs.Tab value="dyes">Dyes</Tabs.Tab>
+          <Tabs.Tab value="pantry">Pantry</Tabs.Tab>
         </Tabs.List>
         <Tabs.Panel value="tips">
           <TipTray workshop={workshop} />
@@ -41,6 +43,9 @@ export function Drawer() {
         </Tabs.Panel>
         <Tabs.Panel value="icings">
           <IcingShelf workshop={workshop} />
+        </Tabs.Panel>
+        <Tabs.Panel value="pantry">
+          <Pantry workshop={workshop} />
         </Tabs.Panel>
         <Tabs.Panel value="dyes">
           <DyeShelf workshop={workshop} />

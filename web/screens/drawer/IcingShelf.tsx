@@ -212,7 +212,14 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
               change({
                 ingredients: [
                   ...icing.ingredients,
-                  { name: 'New ingredient', parts: 1, allergens: [], packGrams: 1000, pricePerPack: 0 },
+                  {
+                    name: 'New ingredient',
+                    parts: 1,
+                    allergens: [],
+                    packGrams: 1000,
+                    pricePerPack: 0,
+                    cupGrams: null,
+                  },
                 ],
               })
             }

@@ -146,7 +146,7 @@ const partNames: Record<string, string> = {
   inner: 'Inside',
   outer: 'Outside',
   first: 'Left behind',
-  then: 'Filled next',
+  next: 'Filled next',
 }
 
 /** Which colour goes where in the bag; for two of them the tip, or the roll, can be turned round. */

@@ -48,6 +48,11 @@ export function Orders() {
         line={orders ? `${orders.length} to make, the next one first` : undefined}
         actions={
           <>
+            {orders && orders.length > 1 && (
+              <Button component={Link} to={`/day?orders=${orders.map((o) => o.id).join(',')}`}>
+                Plan a bench day
+              </Button>
+            )}
             <FileButton
               onChange={takeIn}
               accept="application/json,.json"

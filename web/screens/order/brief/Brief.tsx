@@ -2,7 +2,7 @@ import { Checkbox, Group, SegmentedControl, Select, TextInput } from '@mantine/c
 import { useEffect, useState } from 'react'
 import { allergenSchema, allergenWords } from '#core/model/common'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
-import { safetyLevels } from '#core/plan/reserve'
+import { safetyChoices } from '#core/plan/reserve'
 import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
@@ -11,6 +11,7 @@ import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Brief.module.css'
+import { Quote } from './Quote.tsx'
 
 const shape = orderSchema.shape
 
@@ -82,10 +83,18 @@ export function Brief() {
                 { value: 'unmatchable', label: 'Cannot be matched again' },
               ]}
             />
-            <p className="quiet">
-              {safetyLevels[order.safety].words}.
-              {plan && ` The margin for it is ${weight(plan.reserve.margin)}.`}
-            </p>
+            {plan && (
+              <ul className={css.levels}>
+                {Object.entries(safetyChoices(plan, order.safety)).map(([level, choice]) => (
+                  <li key={level} data-chosen={level === order.safety || undefined}>
+                    {choice.words}
+                    <span className="figure">
+                      {weight(choice.grams)} · {workshop.settings.currency} {choice.cost.toFixed(2)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            )}
           </div>
           <Checkbox.Group
             className={css.wide}
@@ -131,6 +140,7 @@ export function Brief() {
             </Stats>
           </Card>
         )}
+        {plan && plan.uses.length > 0 && <Quote plan={plan} />}
         {plan && (
           <Card
             title="Worth a look"

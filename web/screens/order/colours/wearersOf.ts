@@ -9,7 +9,7 @@ export function wearersOf(plan: Plan | undefined, colourId: string): { name: str
   for (const use of plan?.uses ?? [])
     for (const part of use.parts)
       if (part.colourId === colourId) {
-        const name = use.flowerId ? `${use.flowerName}, ${use.layerName.toLowerCase()}` : 'Coats'
+        const name = use.flowerId ? `${use.flowerName}, ${use.layerName.toLowerCase()}` : use.flowerName
         grams.set(name, (grams.get(name) ?? 0) + partGrams(part))
       }
   const all = [...grams].map(([name, g]) => ({ name, grams: g })).sort((a, b) => b.grams - a.grams)

@@ -1,7 +1,7 @@
 import { Tabs } from '@mantine/core'
 import { allergenWords } from '#core/model/common'
 import type { Base, Batch, Plan, Supply } from '#core/model/plan'
-import { counted } from '#core/units'
+import { counted, formatCups } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowDiagram } from '../../../drawings/FlowDiagram.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
@@ -38,7 +38,7 @@ export function Amounts() {
         </Card>
       </div>
       <Card title="Where it goes">
-        <FlowDiagram plan={plan} weight={weight} />
+        <FlowDiagram plan={plan} pieces={order.pieces} weight={weight} />
       </Card>
       <Card>
         <Tabs defaultValue="bowls" color="ink" keepMounted={false}>
@@ -65,6 +65,13 @@ export function Amounts() {
 function BaseCard({ base }: { base: Base }) {
   const weight = useWeight()
   const count = base.makes.length
+  const { workshop } = useOrderEditor()
+  const icing = workshop.icings.find((k) => k.id === base.kind)
+  const cups = (name: string, grams: number) => {
+    const cupGrams = icing?.ingredients.find((i) => i.name === name)?.cupGrams
+    if (workshop.settings.units !== 'ounces' || !cupGrams) return null
+    return <span className="quiet">{formatCups(grams, cupGrams)}</span>
+  }
   return (
     <Card
       title={`Make ${weight(base.grams)} of ${base.name.toLowerCase()}`}
@@ -75,6 +82,7 @@ function BaseCard({ base }: { base: Base }) {
           <li key={i.name}>
             <span>{i.name}</span>
             <span className="figure">{weight(i.grams)}</span>
+            {cups(i.name, i.grams)}
             {count > 1 && <span className="quiet">{weight(i.grams / count)} a make</span>}
           </li>
         ))}
@@ -83,7 +91,10 @@ function BaseCard({ base }: { base: Base }) {
         {base.allergens.length > 0
           ? `Contains ${base.allergens.map((a) => allergenWords[a]).join(', ')}. `
           : ''}
-        {weight(base.mixerResidueGrams)} stays in the mixer.
+        {weight(base.mixerResidueGrams)} stays in the mixer.{' '}
+        {icing &&
+          icing.holds.coldDays > 0 &&
+          `Keeps about ${icing.holds.roomHours} h at room temperature and ${icing.holds.coldDays} days cold; your food-safety plan decides.`}
       </p>
     </Card>
   )

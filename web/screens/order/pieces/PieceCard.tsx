@@ -2,7 +2,7 @@ import { ActionIcon, Button, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
 import { stiffnesses } from '#core/model/common'
-import { coatSchema, type Piece, pieceSchema } from '#core/model/order'
+import { coatSchema, fillingSchema, type Piece, pieceSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { duplicatePiece } from '#core/orders/new'
 import { surfaceDefinition } from '#core/surfaces/index'
@@ -141,7 +141,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
               ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
             ]}
           />
-          <CoatFields piece={piece} onChange={(coat) => change('coat', { coat })} />
+          <Spreads piece={piece} change={change} />
         </div>
       </div>
       <FlowerChooser opened={choosing} close={() => setChoosing(false)} piece={piece} undo={undo} />
@@ -181,50 +181,91 @@ function useDrawnFlowers(piece: Piece): DrawnFlower[] {
   }, [piece, order.colours, workshop, plan])
 }
 
-function CoatFields(props: { piece: Piece; onChange: (coat: Piece['coat']) => void }) {
-  const { piece, onChange } = props
+/** Coats and filling: each is added, changed and taken off by itself. */
+const spreads = [
+  {
+    key: 'filling',
+    add: 'Add filling',
+    name: 'Filling',
+    off: 'No filling',
+    start: { thicknessMm: 6, stiffness: 'soft', layers: 2 },
+  },
+  {
+    key: 'crumbCoat',
+    add: 'Add a crumb coat',
+    name: 'Crumb coat',
+    off: 'No crumb coat',
+    start: { thicknessMm: 1, stiffness: 'soft' },
+  },
+  {
+    key: 'coat',
+    add: 'Add a coat beneath',
+    name: 'Coat beneath',
+    off: 'No coat',
+    start: { thicknessMm: 1.5, stiffness: 'medium' },
+  },
+] as const
+
+function Spreads(props: { piece: Piece; change: (label: string, part: Partial<Piece>) => void }) {
+  const { piece, change } = props
   const { order } = useOrderEditor()
-  const { coat } = piece
   const first = order.colours[0]
-  if (!coat)
-    return (
-      <div className={css.coat}>
-        <Button
-          disabled={!first}
-          onClick={() => first && onChange({ colourId: first.id, thicknessMm: 1.5, stiffness: 'medium' })}
-        >
-          Add a coat beneath
-        </Button>
-      </div>
-    )
+  const layered = surfaceDefinition(piece.shape.kind).fillingAreaMm2 !== null
   return (
-    <div className={css.coat}>
-      <Select
-        label="Coat beneath"
-        w={150}
-        value={coat.colourId}
-        onChange={(colourId) => colourId && onChange({ ...coat, colourId })}
-        data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
-      />
-      <NumberField
-        label="Thickness"
-        unit="mm"
-        step={0.5}
-        width={100}
-        value={coat.thicknessMm}
-        schema={coatSchema.shape.thicknessMm}
-        onChange={(thicknessMm) => onChange({ ...coat, thicknessMm })}
-      />
-      <Select
-        label="Stiffness"
-        w={112}
-        value={coat.stiffness}
-        onChange={(stiffness) =>
-          stiffness && onChange({ ...coat, stiffness: stiffness as typeof coat.stiffness })
-        }
-        data={stiffnesses}
-      />
-      <Button onClick={() => onChange(null)}>No coat</Button>
+    <div className={css.spreads}>
+      {spreads
+        .filter(({ key }) => layered || key === 'coat')
+        .map(({ key, add, name, off, start }) => {
+          const spread = piece[key]
+          if (!spread)
+            return (
+              <Button
+                key={key}
+                disabled={!first}
+                onClick={() => first && change(name, { [key]: { colourId: first.id, ...start } })}
+              >
+                {add}
+              </Button>
+            )
+          const set = (part: object) => change(name, { [key]: { ...spread, ...part } })
+          return (
+            <div key={key} className={css.coat}>
+              <Select
+                label={name}
+                w={140}
+                value={spread.colourId}
+                onChange={(colourId) => colourId && set({ colourId })}
+                data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
+              />
+              <NumberField
+                label="Thickness"
+                unit="mm"
+                step={0.5}
+                width={96}
+                value={spread.thicknessMm}
+                schema={coatSchema.shape.thicknessMm}
+                onChange={(thicknessMm) => set({ thicknessMm })}
+              />
+              {'layers' in spread && (
+                <NumberField
+                  label="Layers of it"
+                  width={86}
+                  value={spread.layers}
+                  schema={fillingSchema.shape.layers}
+                  onChange={(layers) => set({ layers })}
+                />
+              )}
+              <Select
+                label="Stiffness"
+                w={106}
+                value={spread.stiffness}
+                onChange={(stiffness) => stiffness && set({ stiffness })}
+                data={stiffnesses}
+              />
+              <Button onClick={() => change(name, { [key]: null })}>{off}</Button>
+            </div>
+          )
+        })}
     </div>
   )
 }

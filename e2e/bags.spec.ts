@@ -1,0 +1,43 @@
+import { expect, type Page, test } from '@playwright/test'
+
+/** The whole order as one problem: bags searched for, chosen, pinned; and several orders on one bench. */
+
+const figure = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Line of work' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .locator('.figure')
+
+test('a better plan is found, taken and let go; a bag is pinned', async ({ page }) => {
+  await page.goto('/orders/observatory/bags')
+  await expect(figure(page, 'Bags')).toHaveText(/bags · \d+ change/)
+  const before = await figure(page, 'Bags').textContent()
+  await page.getByRole('button', { name: 'Search', exact: true }).click()
+  const best = page.getByRole('listitem').filter({ hasText: 'Least of everything' })
+  await expect(best).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Plans found/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Stop, keep the best' }).click()
+  const [bags] = (await best.textContent())!.match(/\d+ bags/)!
+  await best.getByRole('button', { name: 'Take it' }).click()
+  await expect(figure(page, 'Bags')).toHaveText(new RegExp(`^${bags}`))
+  await page.getByRole('button', { name: 'Let it go' }).click()
+  await expect(figure(page, 'Bags')).toHaveText(before!)
+
+  // a pin holds through whatever else is planned
+  await page
+    .getByRole('button', { name: /petal 17 mm and \d more on a coupler|and \d more on a coupler/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'A bag for each tip' }).click()
+  await expect(page.getByRole('button', { name: /^Let go: its tip stays fixed/ }).first()).toBeVisible()
+  await expect(figure(page, 'Bags')).not.toHaveText(before!)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(figure(page, 'Bags')).toHaveText(before!)
+})
+
+test('orders of one day share their bowls', async ({ page }) => {
+  await page.goto('/orders')
+  await page.getByRole('link', { name: 'Plan a bench day' }).click()
+  await expect(page.getByText('Bowls, and who gets what')).toBeVisible()
+  await expect(page.getByText(/Observatory opening night\d+ g/).first()).toBeVisible()
+})
