@@ -14,11 +14,16 @@ const views = {
   colours: '/orders/observatory/colours',
   bags: '/orders/observatory/bags',
   icing: '/orders/observatory/icing',
+  mixing: '/orders/observatory/icing?half=mixing',
+  bowl: '/orders/observatory/bowl?colour=dusk',
+  day: '/day?orders=observatory,allotment',
   flowers: '/flowers',
   flower: '/flowers/hellebore',
   drawer: '/drawer',
-  settings: '/settings',
+  dyes: '/drawer?shelf=dyes',
 }
+/** Milliseconds for what is worked out or drawn after the page is there. */
+const waits = { flower: 5000, flowers: 16000, colours: 5000, mixing: 6000, bowl: 4000, day: 3000 }
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')
 const folder = outAt < 0 ? join(root, 'docs/screenshots') : args[outAt + 1]
@@ -42,9 +47,21 @@ for (const [name, path] of Object.entries(views)) {
   if (names.length > 0 && !names.includes(name)) continue
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}${path}`)
   await page.waitForLoadState('networkidle')
-  await page.waitForTimeout(name === 'flower' ? 4000 : 700)
+  await page.waitForTimeout(waits[name] ?? 1500)
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
+}
+if (names.length === 0 || names.includes('search')) {
+  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/bags`)
+  await page.getByRole('button', { name: 'Search', exact: true }).click()
+  await page.getByRole('button', { name: 'Search again' }).waitFor({ timeout: 120_000 })
+  await page
+    .getByRole('heading', { name: 'Is there a better way?' })
+    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
+  await page.mouse.wheel(0, -20)
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: join(folder, 'search.png'), timeout: 90_000 })
+  console.log('search')
 }
 if (names.length === 0 || names.includes('tray')) {
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/pieces`)

@@ -42,7 +42,7 @@ export function FlowDiagram(props: {
       .nodePadding(9)
       .extent([
         [128, 8],
-        [WIDTH - 150, height - 8],
+        [WIDTH - 190, height - 8],
       ])
     return layout({
       nodes: flow.nodes.map((n) => ({ ...n })),
@@ -91,6 +91,7 @@ export function FlowDiagram(props: {
               onPointerLeave={() => setLit(null)}
               opacity={on ? 1 : 0.35}
             >
+              <title>{`${node.name}: ${weight(node.value ?? 0)}`}</title>
               <rect x={x0 - 4} y={y0 - 3} width={150} height={y1 - y0 + 6} fill="transparent" />
               <rect x={x0} y={y0} width={x1 - x0} height={Math.max(1.5, y1 - y0)} fill={hex} />
               <text
@@ -100,7 +101,7 @@ export function FlowDiagram(props: {
                 textAnchor={leftSide ? 'end' : 'start'}
                 className={css.name}
               >
-                {node.name}
+                {shortName(node.name)}
                 <tspan className={css.grams}> {weight(node.value ?? 0)}</tspan>
               </text>
             </g>
@@ -115,6 +116,11 @@ export function FlowDiagram(props: {
     </figure>
   )
 }
+
+const MOST_LETTERS = 24
+
+const shortName = (name: string) =>
+  name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1).trimEnd()}…` : name
 
 /** Every node upstream and downstream of one. */
 function connected(links: readonly { from: string; to: string }[], start: string): Set<string> {
