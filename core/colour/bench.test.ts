@@ -124,16 +124,14 @@ describe('one bowl through all colours', () => {
     const of = chain()
     const colours = prepare(of)
     const cost = (order: number[]) => simulate(of, colours, order).reduce((sum, s) => sum + s.cost, 0)
-    // every third order, the best one among them or not: none may beat it by more
-    const tried = permutations([0, 1, 2, 3, 4]).filter((_, i) => i % 3 === 0)
-    const best = Math.min(...tried.map(cost))
+    const best = Math.min(...permutations([0, 1, 2, 3, 4]).map(cost))
     expect(cost(bestOrder(of, colours))).toBeLessThan(best * 1.006)
     const steps = carryOver(of)
     expect(chainFaults(of, steps)).toEqual([])
     expect(Math.max(...steps.map((s) => s.difference))).toBeLessThan(1.5)
     const mixed = steps.reduce((sum, s) => sum + s.freshGrams, 0)
     expect(mixed).toBeLessThan(of.colours.reduce((sum, c) => sum + c.grams, 0) * 0.95)
-  })
+  }, 120_000)
   it('ends with the colour it is told to', () => {
     expect(carryOver(chain('#c48ba0')).at(-1)?.colourId).toBe('#c48ba0')
   })

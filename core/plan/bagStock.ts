@@ -31,16 +31,18 @@ export function chooseBag(
   tips: readonly OwnedTip[],
   grams: number,
   density: number,
+  coupled = false,
 ): BagStock | null {
   const usable = (b: BagStock) => usableGrams(b, density, workshop.settings)
   const owned = workshop.bags.filter((b) => b.owned > 0).sort((a, b) => a.lengthMm - b.lengthMm)
   const cones = owned.filter((b) => b.kind === 'parchment')
-  const cone = cones.find((b) => usable(b) >= grams)
+  // a paper cone holds no coupler
+  const cone = coupled ? undefined : cones.find((b) => usable(b) >= grams)
   const large = tips.some((t) => t.base === 'large')
   const small = grams < workshop.settings.leastBagGrams && tips.length === 1 && !large
   if (cone && (small || tips.every((t) => t.base === 'none'))) return cone
   const bags = owned.filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= LARGE_TIP_MM))
   const most = bags.reduce<BagStock | null>((best, b) => (!best || usable(b) > usable(best) ? b : best), null)
-  const last = large ? null : (cones[0] ?? null)
+  const last = large || coupled ? null : (cones[0] ?? null)
   return bags.find((b) => usable(b) >= grams) ?? most ?? last
 }

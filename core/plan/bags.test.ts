@@ -12,6 +12,9 @@ describe('bags', () => {
     const large = starterWorkshop.bags.find((b) => b.id === 'bag-40')!
     expect(usableGrams(large, 0.9, starterSettings)).toBe(starterSettings.handfulGrams)
   })
+  it('with a coupler are never of paper', () => {
+    expect(chooseBag(starterWorkshop, [tip('round-5')], 20, 0.9, true)?.id).toBe('bag-20')
+  })
   it.each([
     ['cut-1', 10, 'cone'],
     ['round-5', 20, 'cone'],

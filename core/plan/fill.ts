@@ -21,7 +21,7 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
   const pinned = at.order.bagPins.find((p) => p.kind === 'bagSize' && uses.some((u) => p.pair === pairKey(u)))
   const stock =
     (pinned?.kind === 'bagSize' && at.workshop.bags.find((b) => b.id === pinned.bagStockId)) ||
-    chooseBag(at.workshop, tips, need, density)
+    chooseBag(at.workshop, tips, need, density, coupler !== 'none')
   const { couplerResidueGrams, leastBagGrams, leastConeGrams } = at.workshop.settings
   const residueGrams = (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams)
   const least = stock?.kind === 'parchment' ? leastConeGrams : leastBagGrams

@@ -1,5 +1,6 @@
 import { ciede2000 } from '../../colour/ciede2000.ts'
 import { hexToLab } from '../../colour/lab.ts'
+import { counted } from '../../units.ts'
 import { isUnchosen } from '../lookup.ts'
 import { type AdviceCheck, say } from './check.ts'
 
@@ -27,12 +28,18 @@ export const closeColours: AdviceCheck = ({ at, batches }) => {
     used.slice(i + 1).flatMap((b) => {
       if (ciede2000(hexToLab(a.hex), hexToLab(b.hex)) >= HARDLY_SEEN) return []
       const [keep, drop] = gramsOf(a.id) >= gramsOf(b.id) ? [a, b] : [b, a]
+      // what stays behind in the bowls and bags of the smaller one; its bowls and bags are no longer there
+      const spared = batches.filter((x) => x.colourId === drop.id)
+      const saved = spared.reduce(
+        (sum, x) => sum + x.bagResidueGrams + x.bowlResidueGrams + x.roundingGrams,
+        0,
+      )
       return [
         say(
           'close-colours',
           'decide',
           { kind: 'colour', id: drop.id },
-          `${keep.name} and ${drop.name} can hardly be told apart. Piping both from one bowl saves a bowl and a bag.`,
+          `${keep.name} and ${drop.name} can hardly be told apart. Piping both from one bowl saves ${counted(spared.length, 'bowl')} and about ${at.weight(saved)}.`,
           {
             label: `Use ${keep.name} for both`,
             change: { kind: 'mergeColours', fromColourId: drop.id, intoColourId: keep.id },

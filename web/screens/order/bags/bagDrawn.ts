@@ -15,10 +15,13 @@ export function bagDrawn(bag: Bag, plan: Plan, workshop: Workshop) {
     .filter((t): t is OwnedTip => t !== undefined)
   const perFilling = bag.grams / bag.fillings
   const room = stock && icing ? usableGrams(stock, icing.density, workshop.settings) : perFilling
-  const stripes = bag.load.map((l) => ({
+  const lying = bag.load.map((l) => ({
     hex: hexes.get(l.colourId) ?? '#ffffff',
     share: l.grams / bag.grams,
   }))
+  // tones around the wall are seen twice from the side: the outermost at both edges
+  const half = lying.map((s) => ({ ...s, share: s.share / 2 }))
+  const stripes = bag.layout === 'layered' ? [...half, ...[...half].reverse()] : lying
   const fills: OpeningFill[] =
     bag.layout === 'striped' && stripes.length === 2
       ? [
