@@ -187,7 +187,8 @@ const kindWords: Record<Supply['kind'], string> = {
 
 function SupplyTable(props: { supplies: readonly Supply[]; currency: string; csvHref: string }) {
   const weight = useWeight()
-  const amount = (s: Supply) => (s.unit === 'g' ? weight(s.needed) : String(s.needed))
+  const inUnit = (s: Supply, value: number) => (s.unit === 'g' ? weight(value) : String(value))
+  const amount = (s: Supply) => inUnit(s, s.needed)
   return (
     <DataTable
       caption="What must be on hand"
@@ -198,15 +199,22 @@ function SupplyTable(props: { supplies: readonly Supply[]; currency: string; csv
         { key: 'kind', name: 'Kind', value: (s) => kindWords[s.kind] },
         { key: 'name', name: 'What', value: (s) => s.name, show: (s) => <strong>{s.name}</strong> },
         { key: 'needed', name: 'Needed', value: (s) => s.needed, show: amount, numeric: true },
-        { key: 'owned', name: 'In the drawer', value: (s) => s.owned ?? '', numeric: true },
+        {
+          key: 'owned',
+          name: 'On hand',
+          value: (s) => s.owned ?? '',
+          show: (s) => (s.owned === null ? '' : inUnit(s, s.owned)),
+          numeric: true,
+        },
         {
           key: 'short',
           name: 'Short',
           value: (s) => s.short,
-          show: (s) => (s.short > 0 ? <strong>{s.short} short</strong> : s.owned === null ? '' : 'enough'),
+          show: (s) =>
+            s.short > 0 ? <strong>{inUnit(s, s.short)} short</strong> : s.owned === null ? '' : 'enough',
           numeric: true,
         },
-        { key: 'packs', name: 'Packs', value: (s) => s.packs ?? '', numeric: true },
+        { key: 'packs', name: 'Packs to buy', value: (s) => s.packs ?? '', numeric: true },
         {
           key: 'cost',
           name: 'Cost of what is used',
