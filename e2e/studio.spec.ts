@@ -27,11 +27,11 @@ test('a flower of our own is changed, warned of, mended and undone', async ({ pa
   await expect(page.getByText('Yes: heights, rows, foot and nail agree')).toBeVisible()
 
   // two halves in one bag: both colours are named, and the tip can be turned round
-  await page.getByLabel('The bag holds').click()
+  await page.getByRole('combobox', { name: 'The bag holds' }).click()
   await page.getByRole('option', { name: 'two halves' }).click()
-  await expect(page.getByLabel('Inside')).toHaveValue('Heart')
+  await expect(page.getByRole('combobox', { name: 'Inside' })).toHaveValue('Heart')
   await page.getByRole('button', { name: 'Turn the tip round' }).click()
-  await expect(page.getByLabel('Inside')).toHaveValue('Petals')
+  await expect(page.getByRole('combobox', { name: 'Inside' })).toHaveValue('Petals')
 })
 
 test('a flower goes out as a file, comes back as our own, and a broken one is refused with its field', async ({

@@ -48,7 +48,7 @@ export function effectWords(effect: StandInEffect, from: OwnedTip, to: OwnedTip)
 function lookWords(from: OwnedTip, to: OwnedTip): string {
   const [was, is] = [openingSlot(from.opening), openingSlot(to.opening)]
   if (!was || !is) return ''
-  if (was.bendDeg > 0 && is.bendDeg === 0) return 'petals come out flatter'
-  if (was.bendDeg === 0 && is.bendDeg > 0) return 'petals cup more'
+  if (was.bendDeg !== 0 && is.bendDeg === 0) return 'petals come out flatter'
+  if (was.bendDeg === 0 && is.bendDeg !== 0) return 'petals cup more'
   return ''
 }
