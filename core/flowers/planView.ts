@@ -68,7 +68,8 @@ function sheetShapes(
   })
   // from above only what lies across the slot shows as two colours; of two faces the inner one is seen
   const { pattern, roles, border: at_ } = loadDefinition(layer.load.kind).look(layer.load)
-  if (pattern !== 'across' || roles.length < 2) return [area(pattern === 'faces' ? roles[0]! : roles.at(-1)!, 0, U_STEPS)]
+  if (pattern !== 'across' || roles.length < 2)
+    return [area(pattern === 'faces' ? roles[0]! : roles.at(-1)!, 0, U_STEPS)]
   const border = Math.min(U_STEPS - 1, Math.max(1, Math.round(at_ * U_STEPS)))
   return [area(roles[1]!, border, U_STEPS), area(roles[0]!, 0, border)]
 }

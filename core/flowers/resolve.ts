@@ -80,15 +80,28 @@ export function scaleLayer(layer: Layer, factor: number): Layer {
   }
 }
 
-/** A fitter that remembers: the same flower in the same size and tips is fitted once. */
+const fittings = new WeakMap<readonly OwnedTip[], WeakMap<Flower, Map<string, FittedFlower>>>()
+/** Sizes and tips tried of one flower that are kept. */
+const MOST_KEPT = 100
+
+/**
+ * A fitter that remembers, from one plan to the next: the same flower in the same size and tips, with the same drawer,
+ * is fitted once. What changes a recipe or the drawer makes new objects, which are not remembered yet.
+ */
 export function rememberingFitter(
   tips: readonly OwnedTip[],
 ): (flower: Flower, fitting: Fitting) => FittedFlower {
-  const known = new Map<string, FittedFlower>()
+  const ofDrawer = fittings.get(tips) ?? new WeakMap<Flower, Map<string, FittedFlower>>()
+  fittings.set(tips, ofDrawer)
   return (flower, fitting) => {
-    const key = JSON.stringify([flower.id, fitting.sizeMm, fitting.tips])
-    const fitted = known.get(key) ?? fitFlower(flower, fitting, tips)
-    known.set(key, fitted)
+    const kept = ofDrawer.get(flower) ?? new Map<string, FittedFlower>()
+    ofDrawer.set(flower, kept)
+    const key = JSON.stringify([fitting.sizeMm, fitting.tips])
+    const known = kept.get(key)
+    if (known) return known
+    if (kept.size >= MOST_KEPT) kept.clear()
+    const fitted = fitFlower(flower, fitting, tips)
+    kept.set(key, fitted)
     return fitted
   }
 }

@@ -1,11 +1,22 @@
-import { flowerChecks } from '../../flowers/checks.ts'
+import { type FlowerCheck, flowerChecks } from '../../flowers/checks.ts'
+import type { FittedFlower } from '../../flowers/resolve.ts'
+import type { Flower } from '../../model/flower.ts'
 import { surfaceDefinition } from '../../surfaces/index.ts'
 import { type AdviceCheck, mm, say } from './check.ts'
+
+const known = new WeakMap<FittedFlower, FlowerCheck[]>()
+
+/** The checks of a fitted flower, made once for as long as it stays as it is. */
+function checksOf(flower: Flower, fitted: FittedFlower): FlowerCheck[] {
+  const checks = known.get(fitted) ?? flowerChecks(flower, fitted.layers, fitted.measure)
+  known.set(fitted, checks)
+  return checks
+}
 
 /** What the geometry of a flower says will not work at the size and with the tips it has here. */
 export const willNotWork: AdviceCheck = ({ placements }) =>
   placements.flatMap(({ piece, flower, fitted }) =>
-    flowerChecks(flower, fitted.layers, fitted.measure)
+    checksOf(flower, fitted)
       // the nail has a check of its own here, which knows the size that was asked for
       .filter((c) => c.severity === 'decide' && c.code !== 'wider-than-nail')
       .map((c) =>
