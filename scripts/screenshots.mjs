@@ -47,6 +47,8 @@ for (const [name, path] of Object.entries(views)) {
   if (names.length > 0 && !names.includes(name)) continue
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}${path}`)
   await page.waitForLoadState('networkidle')
+  // a plan that is not there yet shows as three dots
+  await page.waitForFunction(() => !/^…$/m.test(document.body.innerText), null, { timeout: 60_000 })
   await page.waitForTimeout(waits[name] ?? 1500)
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)

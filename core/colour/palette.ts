@@ -31,14 +31,11 @@ export function dyeFit(dye: Dye, icings: readonly IcingKind[]): { curve: Spectru
   })
   const key = JSON.stringify([
     dye.weights,
-    dye.learnt.log,
     seen.map((s) => [s.drops, s.lab, s.icing.baseHex, s.icing.scatter]),
   ])
-  const known = fits.get(key)
-  if (known) return known
-  const { curve, error } = fitDye(genericCurve(dye.weights), seen)
-  const strength = Math.exp(dye.learnt.log)
-  const fit = { curve: curve.map((k) => k * strength), error }
+  // strength learnt from mixing only scales the fit, so that every look does not mean another
+  const fit = fits.get(key) ?? fitDye(genericCurve(dye.weights), seen)
   fits.set(key, fit)
-  return fit
+  const strength = Math.exp(dye.learnt.log)
+  return { curve: fit.curve.map((k) => k * strength), error: fit.error }
 }

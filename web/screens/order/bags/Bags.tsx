@@ -6,7 +6,7 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { DataTable } from '../../../parts/DataTable.tsx'
-import { Empty } from '../../../parts/states.tsx'
+import { Empty, Loading } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { BagDetail } from './BagDetail.tsx'
 import { BagSearch } from './BagSearch.tsx'
@@ -23,7 +23,7 @@ export function Bags() {
   const { order, workshop, plan, take } = useOrderEditor()
   const [chosen, setChosen] = useState<number>(1)
   const weight = useWeight()
-  if (!plan) return null
+  if (!plan) return <Loading what="the plan" />
   if (plan.bags.length === 0)
     return (
       <Card>

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals } from '../../../drawings/Petal.tsx'
-import { Empty } from '../../../parts/states.tsx'
+import { Empty, Loading } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { useBowls, useSchools } from '../../../workers/colours.ts'
 import { type ColourBowl, colourBowls, taskOf } from '../colours/bowlTasks.ts'
@@ -33,6 +33,7 @@ export function BowlView() {
   ])
   const bowl = bowls[at]
   const answer = answers?.[at]
+  if (!plan) return <Loading what="the bowls" />
   if (!bowl)
     return <Empty title="No bowls yet">Put flowers or a coat on a piece, and their bowls stand here.</Empty>
   return (

@@ -2,7 +2,7 @@ import { Tabs } from '@mantine/core'
 import { useSearchParams } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
-import { Empty } from '../../../parts/states.tsx'
+import { Empty, Loading } from '../../../parts/states.tsx'
 import { Amounts } from './Amounts.tsx'
 import css from './Icing.module.css'
 import { Mixing } from './Mixing.tsx'
@@ -11,7 +11,7 @@ import { Mixing } from './Mixing.tsx'
 export function Icing() {
   const { plan } = useOrderEditor()
   const [params, setParams] = useSearchParams()
-  if (!plan) return null
+  if (!plan) return <Loading what="the plan" />
   if (plan.batches.length === 0)
     return (
       <Card>
