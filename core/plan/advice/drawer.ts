@@ -59,7 +59,10 @@ export const tipConflicts: AdviceCheck = ({ at, bags, conflicts }) =>
   conflicts.map(({ tipId, bagNumbers }) => {
     const tip = at.tip(tipId)
     const others = at.workshop.tips.filter((t) => t.owned > 0 && t.id !== tipId && t.base !== 'none')
-    const best = standIns(tip.opening, others)[0]
+    const nearest = standIns(tip.opening, others)
+    const best = nearest[0]
+    // one that would be wanted twice at once in its turn is no way out
+    const enough = nearest.find((t) => t.owned >= bagNumbers.length)
     const { couplersStandard, couplersLarge } = at.workshop.settings
     const fits = tip.base === 'large' ? 'large' : 'standard'
     const used = bags.filter((b) => b.coupler === fits).length
@@ -67,7 +70,7 @@ export const tipConflicts: AdviceCheck = ({ at, bags, conflicts }) =>
     const ways = [
       `buy another ${shortOpening(tip.opening)}`,
       full ? `buy another ${fits} coupler, so that the tip can leave a bag that is not empty` : null,
-      best ? `pipe one of them with ${shortOpening(best.opening)}` : null,
+      best ? `pipe one of them with ${shortOpening(best.opening)}, chosen among that flower's tips` : null,
       'give both the same colour',
     ].filter(Boolean)
     return say(
@@ -75,10 +78,10 @@ export const tipConflicts: AdviceCheck = ({ at, bags, conflicts }) =>
       'stop',
       { kind: 'tip', id: tipId },
       `Bags ${bagNumbers.join(', ')} want the ${shortOpening(tip.opening)} tip at the same time, and there ${tip.owned > 1 ? `are ${tip.owned}` : 'is one'}. Either ${ways.join('; or ')}.`,
-      best
+      enough
         ? {
-            label: `Use ${shortOpening(best.opening)} throughout`,
-            change: { kind: 'useTip', fromTipId: tipId, toTipId: best.id },
+            label: `Use ${shortOpening(enough.opening)} throughout`,
+            change: { kind: 'useTip', fromTipId: tipId, toTipId: enough.id },
           }
         : null,
     )
