@@ -16,7 +16,10 @@ test('a better plan is found, taken and let go; a bag is pinned', async ({ page 
   const best = page.getByRole('listitem').filter({ hasText: 'Least of everything' })
   await expect(best).toBeVisible()
   await expect(page.getByRole('img', { name: /^Plans found/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Stop, keep the best' }).click()
+  // a fast machine may be done before it can be stopped
+  const stop = page.getByRole('button', { name: 'Stop, keep the best' })
+  if (await stop.isVisible()) await stop.click()
+  await expect(page.getByRole('button', { name: 'Search again' })).toBeVisible()
   const [bags] = (await best.textContent())!.match(/\d+ bags/)!
   await best.getByRole('button', { name: 'Take it' }).click()
   await expect(figure(page, 'Bags')).toHaveText(new RegExp(`^${bags}`))

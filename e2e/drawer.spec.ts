@@ -44,13 +44,15 @@ test('what is in the pantry need not be bought', async ({ page }) => {
     await page.getByRole('tab', { name: 'On hand and to buy' }).click()
     return page.getByRole('row').filter({ hasText: 'Icing sugar' })
   }
+  const stock = async (grams: string) => {
+    await page.goto('/drawer?shelf=pantry')
+    const saved = page.waitForResponse((r) => r.url().endsWith('/api/settings') && r.ok())
+    await page.getByLabel('Icing sugar').fill(grams)
+    await saved
+  }
   await expect(await sugar()).toContainText('enough')
-  await page.goto('/drawer?shelf=pantry')
-  await page.getByLabel('Icing sugar').fill('200')
-  await page.waitForResponse((r) => r.url().endsWith('/api/settings') && r.ok())
+  await stock('200')
   await expect(await sugar()).toContainText('short')
-  await page.goto('/drawer?shelf=pantry')
-  await page.getByLabel('Icing sugar').fill('3000')
-  await page.waitForResponse((r) => r.url().endsWith('/api/settings') && r.ok())
+  await stock('3000')
   await expect(await sugar()).toContainText('enough')
 })
