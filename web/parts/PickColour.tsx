@@ -1,7 +1,7 @@
-import { Button, ColorInput, FileButton } from '@mantine/core'
+import { Button, FileButton } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { corrected } from '#core/colour/photo'
-import { hexSchema } from '#core/model/common'
+import { HexInput } from './HexInput.tsx'
 import css from './PickColour.module.css'
 
 /**
@@ -19,13 +19,7 @@ export function PickColour(props: {
   const [trouble, setTrouble] = useState<string | null>(null)
   return (
     <div className={css.pick}>
-      <ColorInput
-        label={props.label}
-        format="hex"
-        size="sm"
-        value={props.value}
-        onChange={(hex) => hexSchema.safeParse(hex).success && props.onChange(hex.toLowerCase())}
-      />
+      <HexInput label={props.label} value={props.value} onChange={props.onChange} />
       <FileButton
         accept="image/*"
         inputProps={{ 'aria-label': 'Photograph' }}

@@ -1,19 +1,13 @@
-import { ActionIcon, Button, ColorInput, MultiSelect } from '@mantine/core'
+import { ActionIcon, Button, MultiSelect } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import { useEffect, useRef, useState } from 'react'
 import { z } from 'zod'
-import {
-  type Allergen,
-  allergenSchema,
-  allergenWords,
-  hexSchema,
-  nameSchema,
-  stiffnesses,
-} from '#core/model/common'
+import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/model/common'
 import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
 import type { Workshop } from '#core/model/workshop'
 import { copyIcing, removeIcing, saveIcing } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
+import { HexInput } from '../../parts/HexInput.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
@@ -123,13 +117,11 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
           schema={shape.yieldPercent.unwrap()}
           onChange={(yieldPercent) => change({ yieldPercent })}
         />
-        <ColorInput
+        <HexInput
           label="Colour without dye"
-          format="hex"
-          size="sm"
           w={150}
           value={icing.baseHex}
-          onChange={(hex) => hexSchema.safeParse(hex).success && change({ baseHex: hex.toLowerCase() })}
+          onChange={(baseHex) => change({ baseHex })}
         />
         <NumberField
           label="Whitens dye"

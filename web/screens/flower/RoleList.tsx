@@ -1,6 +1,5 @@
-import { ColorInput } from '@mantine/core'
-import { hexSchema } from '#core/model/common'
 import { Card } from '../../parts/Card.tsx'
+import { HexInput } from '../../parts/HexInput.tsx'
 import { NamedDab } from '../../parts/Swatch.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import css from './Studio.module.css'
@@ -17,16 +16,15 @@ export function RoleList({ draft, grams }: { draft: FlowerDraft; grams: Map<stri
           <li key={role.id}>
             {editable ? (
               <div className={css.roleColour}>
-                <ColorInput
+                <HexInput
                   aria-label={`Colour of ${role.name}`}
                   size="xs"
                   w={118}
                   value={role.hex}
                   onChange={(hex) =>
-                    hexSchema.safeParse(hex).success &&
                     draft.edit(`colour ${role.id}`, (f) => ({
                       ...f,
-                      roles: f.roles.map((r) => (r.id === role.id ? { ...r, hex: hex.toLowerCase() } : r)),
+                      roles: f.roles.map((r) => (r.id === role.id ? { ...r, hex } : r)),
                     }))
                   }
                 />

@@ -1,15 +1,16 @@
-import { ActionIcon, Button, ColorInput, Menu, MultiSelect, SegmentedControl } from '@mantine/core'
+import { ActionIcon, Button, Menu, MultiSelect, SegmentedControl } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { BowlAnswer, ShownMix } from '#core/colour/bowl'
 import { differenceWords, provenanceWords } from '#core/colour/likely'
-import { hexSchema, nameSchema } from '#core/model/common'
+import { nameSchema } from '#core/model/common'
 import type { OrderColour } from '#core/model/order'
 import { replaceColour } from '#core/plan/remedies'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals, Smear } from '../../../drawings/Petal.tsx'
 import { Card } from '../../../parts/Card.tsx'
+import { HexInput } from '../../../parts/HexInput.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { CameOut } from './CameOut.tsx'
@@ -87,14 +88,10 @@ export function ColourDetail(props: {
               schema={nameSchema}
               onChange={(name) => change({ name }, 'name')}
             />
-            <ColorInput
+            <HexInput
               label="Colour wanted"
-              format="hex"
-              size="sm"
               value={colour.hex}
-              onChange={(hex) =>
-                hexSchema.safeParse(hex).success && change({ hex: hex.toLowerCase() }, 'colour')
-              }
+              onChange={(hex) => change({ hex }, 'colour')}
             />
           </div>
         )}
