@@ -7,6 +7,9 @@ export interface OpeningFill {
   until: number
 }
 
+/** Share of the box that an opening may fill. */
+const ROOM = 0.84
+
 /**
  * An opening end-on, to scale: `pxPerMm` on screen. The wide end of a slot lies at the left and is marked. Grows
  * no larger than `box` px, and says so when it had to be drawn smaller.
@@ -16,17 +19,21 @@ export function OpeningDrawing(props: {
   box: number
   pxPerMm: number
   fills?: OpeningFill[]
+  /** Takes a larger box rather than a smaller scale: true size is only true when it is. */
+  grow?: boolean
   id: string
 }) {
-  const { opening, box, id } = props
+  const { opening, id } = props
   const outlines = openingOutlines(opening)
   const points = outlines.flat()
   const xs = points.map((p) => p[0])
   const ys = points.map((p) => p[1])
   const [left, right] = [Math.min(...xs), Math.max(...xs)]
   const [low, high] = [Math.min(...ys), Math.max(...ys)]
-  const room = box * 0.84
-  const fit = room / Math.max(right - left, high - low)
+  const across = Math.max(right - left, high - low)
+  const box = props.grow ? Math.max(props.box, Math.ceil((across * props.pxPerMm) / ROOM)) : props.box
+  const room = box * ROOM
+  const fit = room / across
   const scale = Math.min(props.pxPerMm, fit)
   const cx = (left + right) / 2
   const cy = (low + high) / 2

@@ -1,12 +1,12 @@
 import * as Comlink from 'comlink'
 import { type BowlAnswer, type BowlTask, mixBowl, spreadOf } from '#core/colour/bowl'
 import { type Correction, corrections, keepingSize } from '#core/colour/correct'
-import { SPECKS } from '#core/colour/dose'
 import { hexToLab, labToHex } from '#core/colour/lab'
 import { baseOf, dyeFit } from '#core/colour/palette'
 import { type Dominant, dominantColours } from '#core/colour/photo'
 import { type School, schools } from '#core/colour/schools'
-import { baseLab, tinter } from '#core/colour/tint'
+import { tinter } from '#core/colour/tint'
+import { tied, tones } from '#core/colour/tones'
 import type { Dye } from '#core/model/dye'
 import type { IcingKind } from '#core/model/icing'
 import type { Order } from '#core/model/order'
@@ -47,34 +47,8 @@ const bench = {
     const tint = tinter(baseOf(icing), [curve])
     return { steps: LADDER.map((drops) => ({ drops, hex: labToHex(tint.lab([drops])) })), error }
   },
-  /** Paler tones of a colour: its own mix let down with plain icing, half and half again. */
-  tones(task: BowlTask, workshop: Workshop): string[] {
-    const icing = workshop.icings.find((i) => i.id === task.icingKindId)!
-    const { doses } = mixBowl(task, workshop).chosen
-    const dyes = doses.map((d) => workshop.dyes.find((w) => w.id === d.dyeId)!)
-    const tint = tinter(
-      baseOf(icing),
-      dyes.map((d) => dyeFit(d, workshop.icings).curve.map((k) => k * (1 + icing.deepens))),
-    )
-    return [2, 4, 8].map((times) =>
-      labToHex(tint.lab(doses.map((d) => ((d.eighths / SPECKS) * 100) / task.grams / times))),
-    )
-  },
-  /** What plain icing looks like with a dye in all of it: what ties a palette together. */
-  tied(hexes: readonly string[], dye: Dye, drops: number, icing: IcingKind, icings: IcingKind[]): string[] {
-    const plain = baseLab(baseOf(icing))
-    const lab = tinter(baseOf(icing), [dyeFit(dye, icings).curve]).lab([drops])
-    return hexes.map((hex) => {
-      const own = hexToLab(hex)
-      // a speck moves a deep colour less than plain icing
-      const weight = own[0] / plain[0]
-      return labToHex([
-        own[0] + (lab[0] - plain[0]) * weight,
-        own[1] + (lab[1] - plain[1]) * weight,
-        own[2] + (lab[2] - plain[2]) * weight,
-      ])
-    })
-  },
+  tones,
+  tied,
   correct(look: Look, workshop: Workshop): { ways: ShownCorrection[]; sameSize: ShownCorrection | null } {
     const icing = workshop.icings.find((i) => i.id === look.icingKindId)!
     const inside = new Set(look.doses.map((d) => d.dyeId))

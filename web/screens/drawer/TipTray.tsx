@@ -101,7 +101,13 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
           <h2>{tipFamilies[name].label}</h2>
           <ul className={css.tips}>
             {tips.map((tip) => (
-              <TipCard key={tip.id} tip={tip} pxPerMm={scale} usedBy={usedBy.get(tip.id) ?? []} />
+              <TipCard
+                key={tip.id}
+                tip={tip}
+                trueSize={trueSize}
+                pxPerMm={scale}
+                usedBy={usedBy.get(tip.id) ?? []}
+              />
             ))}
           </ul>
         </section>
@@ -131,13 +137,20 @@ function flowersByTip(workshop: Workshop): Map<string, string[]> {
 
 const MOST_NAMED = 2
 
-function TipCard({ tip, pxPerMm, usedBy }: { tip: OwnedTip; pxPerMm: number; usedBy: readonly string[] }) {
+function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; usedBy: readonly string[] }) {
+  const { tip, trueSize, pxPerMm, usedBy } = props
   const family = familyOf(tip.opening)
   const words = family.describe(tip.opening)
   const count = (owned: number) => void attempt(() => countTip(tip, { owned, stamp: tip.stamp }))
   return (
     <li className={css.tip} data-owned={tip.owned > 0 || tip.base === 'none'}>
-      <OpeningDrawing opening={tip.opening} box={104} pxPerMm={pxPerMm} id={`tray-${tip.id}`} />
+      <OpeningDrawing
+        opening={tip.opening}
+        box={104}
+        pxPerMm={pxPerMm}
+        grow={trueSize}
+        id={`tray-${tip.id}`}
+      />
       <strong>{words}</strong>
       <span className="quiet">
         {openingArea(tip.opening).toFixed(1)} mm² · {baseWords[tip.base]}
