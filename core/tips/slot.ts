@@ -20,7 +20,8 @@ function rounding(distanceMm: number, depthMm: number): number {
 
 /**
  * Area in mm² of a tapered slot, in closed form: `L (wide + (narrow - wide) / 1.85)` less what the two rounded
- * ends take away, `(1 - pi/4) / 4` of the square of each end's thickness.
+ * ends take away, `(1 - pi/4) / 4` of the square of each end's thickness; that the taper goes on inside an end is
+ * left out, less than a thousandth of the area.
  */
 export function taperedArea(lengthMm: number, wideMm: number, narrowMm: number): number {
   const lost = (1 - Math.PI / 4) * END_DEPTH * (wideMm ** 2 + narrowMm ** 2)

@@ -1,33 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../../catalogue/starter.ts'
-import { type Order, orderSchema } from '../../model/order.ts'
+import type { Order } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { planOrder } from '../index.ts'
 import { applyRemedy } from '../remedies.ts'
+import { cupcakes as order } from './testing.ts'
 
-const order = (piece: object, more: object = {}): Order =>
-  orderSchema.parse({
-    id: 'o',
-    title: 'Test',
-    collectAt: '2026-12-01T10:00',
-    icingKindId: 'butter-sugar',
-    colours: [
-      { id: 'rose', name: 'Rose', hex: '#d98fa0' },
-      { id: 'leaf', name: 'Leaf', hex: '#6f8a4a' },
-    ],
-    pieces: [
-      {
-        id: 'p',
-        name: 'Cupcakes',
-        count: 12,
-        shape: { kind: 'cupcake', diameterMm: 60, domeMm: 0 },
-        coat: { colourId: 'rose', thicknessMm: 1.5, stiffness: 'medium' },
-        flowers: [],
-        ...piece,
-      },
-    ],
-    ...more,
-  })
 const placed = (flowerId: string, more: object = {}) => ({
   id: flowerId,
   flowerId,

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../../catalogue/starter.ts'
-import { type Order, orderSchema } from '../../model/order.ts'
+import type { Order } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { planOrder } from '../index.ts'
 import { applyRemedy } from '../remedies.ts'
+import { cupcakes } from './testing.ts'
 
 /** Blossoms on a nail, each piped with one petal tip in two colours: nobody can do that with a single tip. */
 const twoTone = {
@@ -29,35 +30,22 @@ const workshop = (owned: number): Workshop => ({
   tips: starterWorkshop.tips.map((t) => (t.id === 'petal-13' ? { ...t, owned } : t)),
 })
 const order = (more: object = {}, piece: object = {}): Order =>
-  orderSchema.parse({
-    id: 'o',
-    title: 'Test',
-    collectAt: '2026-12-01T10:00',
-    icingKindId: 'butter-sugar',
-    colours: [
-      { id: 'one', name: 'One', hex: '#d98fa0' },
-      { id: 'two', name: 'Two', hex: '#6f8a4a' },
-    ],
-    pieces: [
-      {
-        id: 'p',
-        name: 'Cupcakes',
-        count: 12,
-        shape: { kind: 'cupcake', diameterMm: 60, domeMm: 5 },
-        coat: { colourId: 'one', thicknessMm: 2, stiffness: 'medium' },
-        flowers: [
-          {
-            id: 'f',
-            flowerId: 'two-tone',
-            placement: { kind: 'each', perPiece: 1 },
-            colours: { a: 'one', b: 'two' },
-          },
-        ],
-        ...piece,
-      },
-    ],
-    ...more,
-  })
+  cupcakes(
+    {
+      shape: { kind: 'cupcake', diameterMm: 60, domeMm: 5 },
+      coat: { colourId: 'rose', thicknessMm: 2, stiffness: 'medium' },
+      flowers: [
+        {
+          id: 'f',
+          flowerId: 'two-tone',
+          placement: { kind: 'each', perPiece: 1 },
+          colours: { a: 'rose', b: 'leaf' },
+        },
+      ],
+      ...piece,
+    },
+    more,
+  )
 
 describe('a tip wanted at once', () => {
   it('on two striped bags stops the plan, says what would lift it, and a second tip lifts it', () => {
