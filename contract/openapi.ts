@@ -1,9 +1,12 @@
 import { z } from 'zod'
+import { backupEndpoints } from './backup.ts'
+import { deletedEndpoints } from './deleted.ts'
 import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
 import { orderEndpoints } from './orders.ts'
 import { problemSchema } from './problem.ts'
+import { sessionEndpoints } from './session.ts'
 import { weighingEndpoints } from './weighings.ts'
 import { workshopEndpoints } from './workshop.ts'
 
@@ -15,10 +18,13 @@ const json = (schema: z.ZodType, io: 'input' | 'output') => ({
 export function openApiDocument() {
   const all: Endpoint[] = [
     healthEndpoints,
+    sessionEndpoints,
     orderEndpoints,
     workshopEndpoints,
     weighingEndpoints,
     dyeEndpoints,
+    deletedEndpoints,
+    backupEndpoints,
   ].flatMap((group) => Object.values(group) as Endpoint[])
   const paths: Record<string, Record<string, unknown>> = {}
   for (const e of all) {
@@ -42,7 +48,7 @@ function operation(e: Endpoint) {
   const ifMatch = { name: 'If-Match', in: 'header', required: true, schema: { type: 'string' } }
   return {
     summary: e.summary,
-    parameters: e.versioned ? [...inPath, ifMatch] : inPath,
+    parameters: [...inPath, ...inQuery(e.query), ...(e.versioned ? [ifMatch] : [])],
     ...(e.body ? { requestBody: { required: true, content: json(e.body, 'input') } } : {}),
     responses: {
       200: { description: 'Done', ...(e.answer ? { content: json(e.answer, 'output') } : {}) },
@@ -52,4 +58,14 @@ function operation(e: Endpoint) {
       },
     },
   }
+}
+
+function inQuery(query: z.ZodType | undefined) {
+  if (!(query instanceof z.ZodObject)) return []
+  return Object.entries(query.shape as Record<string, z.ZodType>).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: !schema.safeParse(undefined).success,
+    schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }),
+  }))
 }

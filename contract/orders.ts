@@ -17,9 +17,50 @@ export const orderSummarySchema = z.object({
 })
 export type OrderSummary = z.infer<typeof orderSummarySchema>
 
+const moment = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2})?$/, 'Use a day like 2026-11-28, or a day and time.')
+
+/** Which orders to list. Days are compared as they are written, in the bakery's own time. */
+export const orderListQuerySchema = z.object({
+  /** Due at this moment or later. */
+  from: moment.optional(),
+  /** Due before this moment. */
+  before: moment.optional(),
+  /** Part of the title or the customer's name. */
+  search: z.string().trim().max(80, 'At most 80 characters.').optional(),
+  /** The latest due day first. */
+  latestFirst: z.literal('1', 'Say 1, or leave it out.').optional(),
+  /** What the page before gave as `next`. */
+  after: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}~[A-Za-z0-9-]{1,64}$/, 'Use what the page before gave as "next".')
+    .optional(),
+  limit: z.coerce
+    .number('Use a number.')
+    .int('Whole orders only.')
+    .min(1, 'At least one.')
+    .max(500, 'At most 500 at a time.')
+    .default(200),
+})
+export type OrderListQuery = z.infer<typeof orderListQuerySchema>
+
+export const orderListSchema = z.object({
+  orders: z.array(orderSummarySchema),
+  /** All that fit the question, on this page and the others. */
+  total: z.number().int(),
+  /** Where the next page begins; null on the last. */
+  next: z.string().nullable(),
+})
+export type OrderList = z.infer<typeof orderListSchema>
+
 /** What a stored order answers with: itself and the version to send back with the next change. */
 export const storedOrderSchema = z.object({ order: orderSchema, version: z.number().int() })
 export type StoredOrder = z.infer<typeof storedOrderSchema>
+
+/** An order as it came in, and in words what had to be taken in under another id. */
+export const importedOrderSchema = storedOrderSchema.extend({ notes: z.array(z.string()) })
+export type ImportedOrder = z.infer<typeof importedOrderSchema>
 
 export const newOrderSchema = z.object({ title: nameSchema, collectAt: orderSchema.shape.collectAt })
 
@@ -27,8 +68,9 @@ export const orderEndpoints = {
   list: endpoint({
     method: 'get',
     path: '/orders',
-    summary: 'Every order, by due day',
-    answer: z.array(orderSummarySchema),
+    summary: 'Orders by due day, a page at a time',
+    query: orderListQuerySchema,
+    answer: orderListSchema,
   }),
   create: endpoint({
     method: 'post',
@@ -48,14 +90,14 @@ export const orderEndpoints = {
     path: '/orders/:id',
     summary: 'Save an order whole',
     body: orderSchema,
-    answer: storedOrderSchema,
+    answer: z.object({ version: z.number().int() }),
     versioned: true,
   }),
   remove: endpoint({ method: 'delete', path: '/orders/:id', summary: 'Delete an order; it can be restored' }),
   restore: endpoint({
     method: 'post',
     path: '/orders/:id/restore',
-    summary: 'Bring a deleted order back',
+    summary: 'Bring a deleted order back, and what it is piped with',
     answer: storedOrderSchema,
   }),
   duplicate: endpoint({
@@ -75,7 +117,7 @@ export const orderEndpoints = {
     path: '/orders/import',
     summary: 'Take in a Kanten order file as a new order',
     body: orderFileSchema,
-    answer: storedOrderSchema,
+    answer: importedOrderSchema,
   }),
   plan: endpoint({
     method: 'get',

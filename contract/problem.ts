@@ -3,6 +3,8 @@ import { z } from 'zod'
 /** An error as every endpoint gives it (RFC 9457), with a pointer (RFC 6901) to each field at fault. */
 export const problemSchema = z.object({
   type: z.string(),
+  /** The same for every error of a kind, in every version: what a program asks for. */
+  code: z.string(),
   title: z.string(),
   status: z.number().int(),
   detail: z.string(),

@@ -3,13 +3,13 @@ import { weighingSchema } from '#core/logbook/weighing'
 import { endpoint } from './endpoint.ts'
 
 /** What a person types after weighing; the server adds what the geometry says. */
-export const newWeighingSchema = weighingSchema.pick({
-  count: true,
-  grams: true,
-  icingKindId: true,
-  note: true,
-})
-export type NewWeighing = z.infer<typeof newWeighingSchema>
+export const newWeighingSchema = weighingSchema
+  .pick({ count: true, grams: true, icingKindId: true, note: true })
+  .extend({
+    /** Asked and confirmed where the figure is far from what was computed. */
+    sure: z.boolean().default(false),
+  })
+export type NewWeighing = z.input<typeof newWeighingSchema>
 
 export const weighingEndpoints = {
   list: endpoint({

@@ -24,6 +24,8 @@ export const storedWorkshopSchema = z.object({
     icings: z.record(z.string(), version),
     dyes: z.record(z.string(), version),
   }),
+  /** Rows that this program cannot read: left out of the workshop, kept in the database. */
+  unreadable: z.array(z.object({ kind: z.string(), id: z.string(), why: z.string() })),
 })
 export type StoredWorkshop = z.infer<typeof storedWorkshopSchema>
 
@@ -63,7 +65,7 @@ export const workshopEndpoints = {
     body: tipSchema.omit({ id: true }).extend(tipCountSchema.shape),
     answer: ownedTipSchema,
   }),
-  removeTip: endpoint({ method: 'delete', path: '/tips/:id', summary: "Take a tip of the bakery's own out" }),
+  removeTip: endpoint({ method: 'delete', path: '/tips/:id', summary: "Delete a tip of the bakery's own" }),
   saveBag: endpoint({
     method: 'put',
     path: '/bags/:id',
@@ -102,7 +104,7 @@ export const workshopEndpoints = {
   removeFlower: endpoint({
     method: 'delete',
     path: '/flowers/:id',
-    summary: "Take a flower of the bakery's own out; refused while an order uses it",
+    summary: "Delete a flower of the bakery's own; refused while an order uses it",
   }),
   saveIcing: endpoint({
     method: 'put',
@@ -121,6 +123,6 @@ export const workshopEndpoints = {
   removeIcing: endpoint({
     method: 'delete',
     path: '/icings/:id',
-    summary: "Take an icing kind of the bakery's own out; refused while an order uses it",
+    summary: "Delete an icing kind of the bakery's own; refused while an order uses it",
   }),
 }

@@ -7,27 +7,64 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { healthEndpoints } from '#contract/health'
 import { openApiDocument } from '#contract/openapi'
-import { passphraseGate, sameOriginOnly } from './access.ts'
-import { notFound, problemHandler } from './problems.ts'
+import { readBody } from './http/body.ts'
+import type { DatabaseWatch } from './http/databaseWatch.ts'
+import { type Hosts, onlyForUs } from './http/hosts.ts'
+import { notFound, problemHandler } from './http/problems.ts'
+import { sessions } from './http/session.ts'
+import type { PlanPool } from './plans/pool.ts'
+import { backupRoutes } from './resources/backup.ts'
+import { deletedRoutes } from './resources/deleted.ts'
 import { dyeRoutes } from './resources/dyes.ts'
+import { flowerRoutes } from './resources/flowers.ts'
+import { icingRoutes } from './resources/icings.ts'
 import { orderRoutes } from './resources/orders.ts'
 import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
 
-export interface AppOptions {
+/** What the routes work with. */
+export interface AppContext {
   orm: MikroORM
+  plans: PlanPool
+  /** Where the database is, for work on lines of its own. */
+  databaseUrl: string
+}
+
+export interface AppOptions extends AppContext {
+  watch: DatabaseWatch
   logger: Logger
   /** Folder of the built interface; null to serve the API alone. */
   webFolder: string | null
   /** Asked of everybody when set. */
   passphrase: string | null
+  hosts: Hosts
 }
 
+/** What must never stand in a log. */
+const SECRETS = ['req.headers.authorization', 'req.headers.cookie', 'res.headers["set-cookie"]']
+
 /** The whole HTTP side: API under /api, the built interface elsewhere. Holds no state of its own. */
-export function createApp({ orm, logger, webFolder, passphrase }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { logger, watch, webFolder, passphrase, hosts } = options
   const app = express()
   app.disable('x-powered-by')
-  app.use(pinoHttp({ logger, customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug') }))
+  app.set('query parser', 'simple')
+  app.use(
+    pinoHttp({
+      logger,
+      redact: { paths: SECRETS, censor: '(kept out)' },
+      customLogLevel: (_req, res) => (res.statusCode === 500 ? 'error' : 'debug'),
+    }),
+  )
+  app.use(onlyForUs(hosts))
+  // before everything that may wait: this one must answer whatever else is going on
+  app.get(`/api${healthEndpoints.health.path}`, async (_req, res) => {
+    const up = await watch.isUp()
+    res
+      .status(up ? 200 : 503)
+      .setHeader('Cache-Control', 'no-store')
+      .json({ ok: up, database: up ? 'up' : 'down' })
+  })
   app.use(
     helmet({
       // plain http on a bench network: no upgrades and no HSTS
@@ -43,26 +80,50 @@ export function createApp({ orm, logger, webFolder, passphrase }: AppOptions): E
       },
     }),
   )
-  if (passphrase) app.use(passphraseGate(passphrase))
-  app.use('/api', sameOriginOnly, express.json({ limit: '5mb' }))
-  app.get(`/api${healthEndpoints.health.path}`, async (_req, res) => {
-    const up = await orm.isConnected()
-    res.status(up ? 200 : 503).json({ ok: up, database: up ? 'up' : 'down' })
+  app.use('/api', api(options, passphrase))
+  if (webFolder && existsSync(webFolder)) app.use(pages(webFolder))
+  app.use((req) => {
+    throw notFound('address', req.path.slice(0, 200))
   })
-  app.get('/api/openapi.json', (_req, res) => {
-    res.json(openApiDocument())
-  })
-  app.use('/api', orderRoutes(orm), workshopRoutes(orm), weighingRoutes(orm), dyeRoutes(orm))
-  app.use('/api', (req) => {
-    throw notFound('address', `/api${req.path}`)
-  })
-  if (webFolder && existsSync(webFolder)) {
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }))
-    app.use(express.static(webFolder))
-    app.get('/{*path}', (_req, res) => {
-      res.sendFile(join(webFolder, 'index.html'))
-    })
-  }
   app.use(problemHandler)
   return app
+}
+
+function api(context: AppContext, passphrase: string | null): express.Router {
+  const router = express.Router()
+  router.use(readBody)
+  if (passphrase) {
+    const { router: session, gate } = sessions(passphrase)
+    router.use(session, gate)
+  }
+  router.get('/openapi.json', (_req, res) => {
+    res.json(openApiDocument())
+  })
+  router.use(
+    orderRoutes(context),
+    workshopRoutes(context),
+    flowerRoutes(context),
+    icingRoutes(context),
+    weighingRoutes(context),
+    dyeRoutes(context),
+    deletedRoutes(context),
+    backupRoutes(context),
+  )
+  return router
+}
+
+/** The built interface: files as they are, and its one page for every address that is a screen. */
+function pages(folder: string): express.Router {
+  const router = express.Router()
+  router.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  )
+  router.use(express.static(folder))
+  router.get('/{*path}', (req, res, next) => {
+    const isFile = /\.\w+$/.test(req.path)
+    if (isFile || req.path === '/api' || req.path.startsWith('/api/')) next()
+    else res.sendFile(join(folder, 'index.html'))
+  })
+  return router
 }

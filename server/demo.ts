@@ -4,9 +4,9 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { readBakeryFile } from '#core/files/bakeryFile'
 import { DyeRow } from './entities/dye.ts'
 import { BagRow, SettingsRow, TipRow } from './entities/workshop.ts'
-import { invalid } from './problems.ts'
+import { invalid } from './http/problems.ts'
 import { importOrder } from './resources/importOrder.ts'
-import { loadWorkshop, SETTINGS_ID } from './resources/workshopRows.ts'
+import { loadWorkshop, SETTINGS_ID } from './workshop/load.ts'
 
 /**
  * Loads the demo bakery through the ordinary import, once in a database's life: deleting an order keeps it

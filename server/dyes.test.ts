@@ -69,7 +69,7 @@ describe('flower files', () => {
     const file = (await server.api.get('/api/flowers/rose/file').expect(200)).body
     expect(file.format).toBe('kanten-flower')
     const own = (await server.api.post('/api/flowers/import').send(file).expect(200)).body
-    expect(own).toMatchObject({ name: 'Classic rose', source: 'own' })
+    expect(own).toMatchObject({ name: 'Classic rose 2', source: 'own' })
     expect(own.id).not.toBe('rose')
     const broken = structuredClone(file)
     broken.flower.layers[1].tipId = 'round-3'

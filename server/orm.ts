@@ -1,34 +1,36 @@
 import { Migrator } from '@mikro-orm/migrations'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { DyeRow, MixRow } from './entities/dye.ts'
-import { OrderRow, PieceRow } from './entities/order.ts'
+import { OrderRow } from './entities/order.ts'
 import { WeighingRow } from './entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from './entities/workshop.ts'
 import { migrations } from './migrations/index.ts'
 
-/** Connects to the database at `clientUrl`. Migrations are not run: see `migrate`. */
-export function connect(clientUrl: string): Promise<MikroORM> {
+/** Longest that a request waits for a connection or an answer; a little below the request's own deadline. */
+const PATIENCE_MS = 4000
+
+/**
+ * Connects to the database at `clientUrl`. Migrations are not run: see `prepareDatabase`.
+ * @param options `patient` for work on the whole database, which may take its time.
+ */
+export function connect(clientUrl: string, { patient = false } = {}): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl,
-    entities: [
-      OrderRow,
-      PieceRow,
-      TipRow,
-      BagRow,
-      FlowerRow,
-      IcingRow,
-      SettingsRow,
-      WeighingRow,
-      DyeRow,
-      MixRow,
-    ],
+    entities: [OrderRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow, DyeRow, MixRow],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     forceUtcTimezone: true,
+    // said by whoever catches the error
+    logger: () => undefined,
+    pool: { min: 0, max: 10, ...(patient ? {} : { acquireTimeoutMillis: PATIENCE_MS }) },
+    driverOptions: patient
+      ? {}
+      : {
+          connection: {
+            connectionTimeoutMillis: PATIENCE_MS,
+            query_timeout: PATIENCE_MS,
+            statement_timeout: 2 * PATIENCE_MS,
+          },
+        },
   })
-}
-
-/** Brings the database's tables up to date; running it again changes nothing. */
-export async function migrate(orm: MikroORM): Promise<void> {
-  await orm.getMigrator().up()
 }

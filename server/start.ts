@@ -2,65 +2,92 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { createApp } from './app.ts'
-import { ConfigError, readConfig } from './config.ts'
-import { loadDemo } from './demo.ts'
-import { connect, migrate } from './orm.ts'
-import { PostgresError } from './postgres/binaries.ts'
-import { type Cluster, startCluster } from './postgres/cluster.ts'
+import { readConfig } from './config.ts'
+import { DatabaseWatch } from './http/databaseWatch.ts'
+import { connect } from './orm.ts'
+import { planPool } from './plans/pool.ts'
+import { startCluster } from './postgres/cluster.ts'
+import { demoFolderOf, prepareDatabase } from './start/database.ts'
+import { listen } from './start/listen.ts'
+import { StartError } from './start/words.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 
-/** Database up, tables up to date, demo loaded if asked, server listening; stops all of it on a signal. */
+/** Longest that stopping may take before the process ends anyway. */
+const STOP_MS = 20_000
+
+/** What has been brought up so far, to be taken down in the opposite order. */
+const up: (() => Promise<unknown>)[] = []
+let stopping: Promise<void> | null = null
+
+/** Takes everything down once, however often it is asked, and ends the process. */
+function stop(code: number): Promise<void> {
+  stopping ??= (async () => {
+    setTimeout(() => process.exit(code || 1), STOP_MS).unref()
+    for (const down of up.reverse()) await down().catch(() => undefined)
+    process.exit(code)
+  })()
+  return stopping
+}
+
+class Interrupted extends Error {}
+
+let interrupted = false
+/** Between two steps of starting: whoever was asked to stop meanwhile goes no further. */
+function goOn(): void {
+  if (interrupted) throw new Interrupted()
+}
+
+/** Database up, tables up to date, demo loaded if asked, server listening. */
 async function main(): Promise<void> {
   const config = readConfig(process.env, process.argv.slice(2), root)
   const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
-  let cluster: Cluster | null = null
-  if (!config.databaseUrl) cluster = await startCluster(join(config.stateFolder, 'postgres'))
-  const orm = await connect(config.databaseUrl ?? cluster!.url)
-  const close = async () => {
-    await orm.close()
-    cluster?.stop()
+  let url = config.databaseUrl
+  if (!url) {
+    const cluster = await startCluster(join(config.stateFolder, 'postgres'))
+    up.push(() => cluster.stop())
+    url = cluster.url
   }
-  try {
-    await migrate(orm)
-    if (config.loadDemo && (await loadDemo(orm, join(root, 'demo'), new Date())))
-      console.log('Loaded the demo bakery, Slate & Sorrel.')
-  } catch (error) {
-    await close()
-    throw error
-  }
-  const app = createApp({ orm, logger, webFolder: config.webFolder, passphrase: config.passphrase })
-  const server = app.listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
-    if (error) {
-      console.error(portTrouble(error, config.port))
-      void close().then(() => process.exit(1))
-      return
-    }
-    console.log(
-      `Kanten is at http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${config.port}`,
-    )
-    console.log('Stop it with Ctrl-C.')
+  goOn()
+  if (await prepareDatabase(url, config.loadDemo ? demoFolderOf(root) : null, new Date()))
+    console.log('Loaded the demo bakery, Slate & Sorrel.')
+  goOn()
+  const orm = await connect(url)
+  up.push(() => orm.close(true))
+  const watch = new DatabaseWatch(url)
+  up.push(() => watch.close())
+  const plans = planPool()
+  up.push(() => plans.close())
+  goOn()
+  const app = createApp({ ...config, databaseUrl: url, orm, watch, plans, logger })
+  up.push(await listen(app, config.host, config.port))
+  goOn()
+  console.log(`Kanten is at http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${config.port}`)
+  console.log('Stop it with Ctrl-C.')
+}
+
+let started = false
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
+  process.on(signal, () => {
+    interrupted = true
+    // while it starts, the step under way ends first: half a step would be left behind
+    if (started) void stop(0)
   })
-  let stopping = false
-  const stop = () => {
-    if (stopping) return
-    stopping = true
-    server.close(() => void close().then(() => process.exit(0)))
-    server.closeAllConnections()
-  }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
-}
 
-function portTrouble(error: NodeJS.ErrnoException, port: number): string {
-  if (error.code === 'EADDRINUSE')
-    return `Port ${port} is in use, perhaps by another Kanten. Stop it, or choose another port: PORT=${port + 1} npm run demo`
-  if (error.code === 'EACCES') return `Port ${port} needs rights that you do not have. Choose one above 1024.`
-  return `The server could not listen on port ${port}: ${error.message}`
-}
+main().then(
+  () => {
+    started = true
+    if (interrupted) void stop(0)
+  },
+  (error: unknown) => {
+    if (error instanceof Interrupted) return stop(0)
+    console.error(error instanceof StartError ? error.message : unexpected(error))
+    return stop(1)
+  },
+)
 
-main().catch((error: unknown) => {
-  const known = error instanceof ConfigError || error instanceof PostgresError
-  console.error(known ? (error as Error).message : error)
-  process.exit(1)
-})
+function unexpected(error: unknown): string {
+  const { message = String(error) } = error as { message?: string }
+  const detail = process.env.LOG_LEVEL === 'debug' ? `\n${(error as Error).stack}` : ''
+  return `Kanten could not start: ${message}. With LOG_LEVEL=debug it says more.${detail}`
+}

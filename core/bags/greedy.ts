@@ -126,10 +126,14 @@ function possibleJoins(problem: BagProblem, groups: readonly Group[]): [number, 
   return joins
 }
 
+/** Jobs gone through while tips are lent: the demo order needs a hundredth of it, an endless order is left to the search. */
+const LENDING_JOBS = 400_000
+
 /** Puts a coupler on single bags as long as that frees a tip that is missing elsewhere. */
 export function lendTips(problem: BagProblem, arrangement: Arrangement): Arrangement {
   let best = arrangement
   let tally = simulate(problem, best)
+  let left = LENDING_JOBS
   while (tally.missing > 0) {
     let found: { arrangement: Arrangement; minutes: number } | null = null
     for (let g = 0; g < best.groups.length; g++) {
@@ -138,6 +142,8 @@ export function lendTips(problem: BagProblem, arrangement: Arrangement): Arrange
       if (group.coupler || load.fixed || fitOf(problem, group.pairs) === 'none') continue
       const groups = best.groups.map((x, i) => (i === g ? { ...x, coupler: true } : x))
       if (overStock(problem, groups) > overStock(problem, best.groups)) continue
+      left -= problem.jobs.length
+      if (left < 0) return found?.arrangement ?? best
       const trial = { ...best, groups }
       const { minutes } = simulate(problem, trial)
       if (minutes < (found?.minutes ?? tally.minutes) - 1e-9) found = { arrangement: trial, minutes }

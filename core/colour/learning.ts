@@ -42,7 +42,7 @@ function learnFromLook(look: Look, dyes: Dye[], icings: readonly IcingKind[]): D
       ...dye,
       learnt: {
         log: Math.min(3, Math.max(-3, learnt.log + log[k]!)),
-        sd: sd[k]!,
+        sd: Math.min(2, Math.max(0, sd[k]!)),
         mixes: learnt.mixes + 1,
       },
     }

@@ -6,6 +6,8 @@ export const idSchema = z
   .min(1, 'An id is needed.')
   .max(64, 'At most 64 characters.')
   .regex(/^[A-Za-z0-9][A-Za-z0-9-]*$/, 'Use letters, digits and hyphens, starting with a letter or digit.')
+  // every object already answers to these, so a record could not tell whether one of them is in it
+  .refine((id) => !(id in Object.prototype), 'This word cannot be an id. Choose another.')
 
 /** A short name as a person types it. */
 export const nameSchema = z.string().trim().min(1, 'A name is needed.').max(80, 'At most 80 characters.')

@@ -36,6 +36,10 @@ export type Layer = z.infer<typeof layerSchema>
 /** Where a flower is piped: on a nail and lifted, or in place on the piece. */
 export const settingSchema = z.enum(['nail', 'inPlace'])
 
+/** What weighing may make of a recipe, and how widely its weights may scatter. */
+export const calibrationRange = { least: 0.2, most: 5 }
+export const spreadRange = { least: 0, most: 1 }
+
 export const flowerSchema = z
   .object({
     id: idSchema,
@@ -53,9 +57,9 @@ export const flowerSchema = z
     /** Share of piped flowers expected to spoil. */
     spoilRate: z.number().min(0).max(0.9).default(0.05),
     /** Spread of the weight from one batch of this flower to the next, as a share of it. */
-    spread: z.number().min(0).max(1).default(0.15),
+    spread: z.number().min(spreadRange.least).max(spreadRange.most).default(0.15),
     /** Weighed over computed grams; 1 until somebody weighs some. */
-    calibration: z.number().min(0.2).max(5).default(1),
+    calibration: z.number().min(calibrationRange.least).max(calibrationRange.most).default(1),
     source: z.enum(['catalogue', 'own']).default('catalogue'),
     basedOn: idSchema.nullable().default(null),
   })

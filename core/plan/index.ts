@@ -7,6 +7,7 @@ import { bags } from './bags.ts'
 import { base } from './base.ts'
 import { batches } from './batches.ts'
 import { demand } from './demand.ts'
+import { sizeFaults } from './limits.ts'
 import { type Lookup, lookUp } from './lookup.ts'
 import { flowersPiped } from './piped.ts'
 import { reserve, safetyLevels } from './reserve.ts'
@@ -22,10 +23,10 @@ export class UnplannableOrderError extends Error {
 /**
  * From an order and the workshop it is made in to grams, bags, bowls, base icing and what to buy. Pure: the same
  * order and workshop give the same plan. Each stage adds its part to what earlier ones made.
- * @throws UnplannableOrderError when `orderFaults` finds anything.
+ * @throws UnplannableOrderError when `orderFaults` finds anything, or the order is too large for one plan.
  */
 export function planOrder(order: Order, workshop: Workshop): Plan {
-  const faults = orderFaults(order, workshop)
+  const faults = [...orderFaults(order, workshop), ...sizeFaults(order, workshop)]
   if (faults.length > 0) throw new UnplannableOrderError(faults)
   const at = lookUp(order, workshop)
   const wanted = demand(at)

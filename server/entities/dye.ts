@@ -8,6 +8,7 @@ export const DyeRow = defineEntity({
   properties: {
     id: p.string().primary().length(64),
     spec: p.json<Omit<Dye, 'learnt'>>(),
+    deletedAt: p.datetime().nullable(),
     version: p.integer().version(),
   },
 })

@@ -1,9 +1,10 @@
 import { defineEntity, type InferEntity, p } from '@mikro-orm/core'
-import type { Order, Piece } from '#core/model/order'
+import type { Order } from '#core/model/order'
 
-/** What of an order is edited whole and stored as one document, checked by the model's own schema. */
-export type OrderDetails = Omit<Order, 'id' | 'title' | 'customer' | 'collectAt' | 'pieces'>
-
+/**
+ * An order as one document, checked by the model's schema before it is stored; beside it what the list shows and sorts
+ * by, so that a list reads no documents.
+ */
 export const OrderRow = defineEntity({
   name: 'OrderRow',
   tableName: 'orders',
@@ -12,29 +13,15 @@ export const OrderRow = defineEntity({
     title: p.string().length(80),
     customer: p.string().length(120),
     /** Local date and time as the bakery reads it; no zone is implied. */
-    collectAt: p.string().length(16).index(),
-    details: p.json<OrderDetails>(),
-    pieces: () => p.oneToMany(PieceRow).mappedBy('order').orphanRemoval().orderBy({ position: 'asc' }),
+    collectAt: p.string().length(16),
+    document: p.json<Order>(),
+    /** Which schema the document was checked by; a document of another one is read through the schema. */
+    schemaStamp: p.string().length(32),
+    pieceCount: p.integer(),
+    colours: p.json<string[]>(),
     deletedAt: p.datetime().nullable(),
-    updatedAt: p
-      .datetime()
-      .onCreate(() => new Date())
-      .onUpdate(() => new Date()),
-    version: p.integer().version(),
+    updatedAt: p.datetime(),
+    version: p.integer(),
   },
 })
 export type OrderRow = InferEntity<typeof OrderRow>
-
-export const PieceRow = defineEntity({
-  name: 'PieceRow',
-  tableName: 'pieces',
-  properties: {
-    order: () => p.manyToOne(OrderRow).primary().deleteRule('cascade'),
-    id: p.string().primary().length(64),
-    position: p.integer(),
-    name: p.string().length(80),
-    count: p.integer(),
-    spec: p.json<Omit<Piece, 'id' | 'name' | 'count'>>(),
-  },
-})
-export type PieceRow = InferEntity<typeof PieceRow>

@@ -13,6 +13,7 @@ export const TipRow = defineEntity({
     owned: p.integer(),
     stamp: p.string().length(40),
     spec: p.json<Omit<Tip, 'id'>>().nullable(),
+    deletedAt: p.datetime().nullable(),
     version: p.integer().version(),
   },
 })
@@ -36,6 +37,7 @@ export const FlowerRow = defineEntity({
   properties: {
     id: p.string().primary().length(64),
     spec: p.json<Flower>(),
+    deletedAt: p.datetime().nullable(),
     version: p.integer().version(),
   },
 })
@@ -47,6 +49,7 @@ export const IcingRow = defineEntity({
   properties: {
     id: p.string().primary().length(64),
     spec: p.json<IcingKind>(),
+    deletedAt: p.datetime().nullable(),
     version: p.integer().version(),
   },
 })
@@ -61,6 +64,8 @@ export const SettingsRow = defineEntity({
     values: p.json<Settings>(),
     /** Set once the demo bakery has been loaded, so that it is never loaded twice. */
     demoLoadedAt: p.datetime().nullable(),
+    /** When the whole bakery was last saved as a backup. */
+    backedUpAt: p.datetime().nullable(),
     version: p.integer().version(),
   },
 })

@@ -12,7 +12,7 @@ const round = (value: number, decimals = 1) => Math.round(value * 10 ** decimals
 const colourNames = (plan: Plan) => new Map(plan.colours.map((c) => [c.id, c.name]))
 
 /** Every table of a plan that exports as CSV; grams to a tenth. */
-export const tables: Record<string, Table> = {
+const tables = {
   colours: (plan) => plan.colours.map((c) => ({ colour: c.name, hex: c.hex, grams: round(c.grams) })),
   batches: (plan) => {
     const names = colourNames(plan)
@@ -90,11 +90,26 @@ export const tables: Record<string, Table> = {
       })),
     )
   },
+} satisfies Record<string, Table>
+
+export type TableName = keyof typeof tables
+export const tableNames = Object.keys(tables) as TableName[]
+
+/** One table of a plan as CSV. */
+export function tableCsv(name: TableName, plan: Plan, order: Order, workshop: Workshop): string {
+  return toCsv(tables[name](plan, order, workshop))
 }
 
-/**
- * Rows as CSV with a header line, CRLF, and cells that a spreadsheet would run as formulas quoted as text.
- */
+/** Where a cell, or a line within one, begins as a spreadsheet's formula does; full-width signs count too. */
+const FORMULA = /(^|[\r\n])(\s*)(?=[=+\-@\uff1d\uff0b\uff0d\uff20])|^(?=[\t\r])/g
+
+/** Text that a spreadsheet shows and does not run. */
+const asText = (cell: Row[string]) => (typeof cell === 'string' ? cell.replace(FORMULA, "$1$2'") : cell)
+
+/** Rows as CSV with a header line, CRLF, and cells that a spreadsheet would run as formulas quoted as text. */
 export function toCsv(rows: Row[]): string {
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`
+  const safe = rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, asText(cell)])),
+  )
+  return `${Papa.unparse(safe)}\r\n`
 }

@@ -1,12 +1,10 @@
-import { type SpawnSyncOptions, spawnSync } from 'node:child_process'
+import { type SpawnOptions, spawn } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-
-/** Raised when the private cluster cannot be had; the message says what to do. */
-export class PostgresError extends Error {}
+import { StartError } from '../start/words.ts'
 
 /** Folder of the newest installed PostgreSQL's programs. */
-export function binFolder(): string {
+function binFolder(): string {
   const versions = existsSync('/usr/lib/postgresql') ? readdirSync('/usr/lib/postgresql') : []
   const debian = versions
     .sort((a, b) => Number(b) - Number(a))
@@ -15,7 +13,7 @@ export function binFolder(): string {
   if (debian) return debian
   const onPath = (process.env.PATH ?? '').split(':').find((dir) => existsSync(join(dir, 'initdb')))
   if (onPath) return onPath
-  throw new PostgresError(
+  throw new StartError(
     'PostgreSQL is not installed. Run "sudo apt-get install postgresql", or set DATABASE_URL to a PostgreSQL you have.',
   )
 }
@@ -26,18 +24,38 @@ export function serviceUser(): { uid: number; gid: number } | null {
   const line = readFileSync('/etc/passwd', 'utf8')
     .split('\n')
     .find((l) => l.startsWith('postgres:'))
-  if (!line) throw new PostgresError('There is no user "postgres". Install the Debian package "postgresql".')
+  if (!line) throw new StartError('There is no user "postgres". Install the Debian package "postgresql".')
   const [, , uid, gid] = line.split(':')
   return { uid: Number(uid), gid: Number(gid) }
 }
 
-/** Runs one of PostgreSQL's programs as the service user. */
-export function runPostgres(program: string, args: string[], options: SpawnSyncOptions = {}) {
-  return spawnSync(join(binFolder(), program), args, {
+/**
+ * Runs one of PostgreSQL's programs as the service user, out of reach of a Ctrl-C in this terminal: a database half
+ * started or half made would be left behind.
+ * @returns its exit code and, where `keepOutput`, what it said. A server started by it would hold the pipes open.
+ */
+export function runPostgres(
+  program: string,
+  args: readonly string[],
+  { keepOutput = false } = {},
+): Promise<{ code: number | null; said: string }> {
+  const options: SpawnOptions = {
     ...serviceUser(),
     cwd: '/',
-    encoding: 'utf8',
     env: { ...process.env, LC_ALL: 'C.UTF-8' },
-    ...options,
+    detached: true,
+    stdio: keepOutput ? ['ignore', 'pipe', 'pipe'] : 'ignore',
+  }
+  return new Promise((resolve, reject) => {
+    const child = spawn(join(binFolder(), program), args, options)
+    let said = ''
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on('data', (chunk) => {
+        said += chunk
+      })
+    child.on('error', (error) =>
+      reject(new StartError(`PostgreSQL's ${program} could not be run: ${error.message}`)),
+    )
+    child.on('close', (code) => resolve({ code, said }))
   })
 }

@@ -1,17 +1,17 @@
 import { randomUUID } from 'node:crypto'
-import type { MikroORM } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { dyeEndpoints as endpoints, type MixRecord } from '#contract/dyes'
 import { catalogueDyes } from '#core/catalogue/dyes'
 import type { Dye } from '#core/model/dye'
+import type { AppContext } from '../app.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
-import { invalid, notFound } from '../problems.ts'
-import { route } from '../route.ts'
-import { sameVersion } from './versions.ts'
-import { loadWorkshop } from './workshopRows.ts'
+import { invalid, notFound } from '../http/problems.ts'
+import { route } from '../http/route.ts'
+import { currentWorkshop } from '../workshop/current.ts'
+import { sameVersion } from './rules.ts'
 
 /** Dyes as the bakery has them, and bowls as they came out. */
-export function dyeRoutes(orm: MikroORM): Router {
+export function dyeRoutes({ orm }: AppContext): Router {
   const router = Router()
 
   route(router, orm, endpoints.saveDye, async ({ em, param, body, version }) => {
@@ -19,9 +19,9 @@ export function dyeRoutes(orm: MikroORM): Router {
     if (body.id !== id)
       throw invalid([{ path: ['id'], message: `The address says "${id}", the document "${body.id}".` }])
     const catalogue = catalogueDyes.find((d) => d.id === id)
-    const row = await em.findOne(DyeRow, id)
+    const row = await em.findOne(DyeRow, { id, deletedAt: null })
     if (!row && !catalogue) throw notFound('dye', id)
-    const { workshop } = await loadWorkshop(em)
+    const { workshop } = await currentWorkshop(em)
     unknownIcings(body.dabs, workshop.icings)
     sameVersion(row, version)
     // a catalogue dye keeps its name and hue; everything else is the bakery's word
@@ -35,7 +35,7 @@ export function dyeRoutes(orm: MikroORM): Router {
   })
 
   route(router, orm, endpoints.addDye, async ({ em, body }) => {
-    const { workshop } = await loadWorkshop(em)
+    const { workshop } = await currentWorkshop(em)
     unknownIcings(body.dabs, workshop.icings)
     const id = `own-${randomUUID()}`
     const dye: Dye = { ...body, id, source: 'own', learnt: { log: 0, sd: 0, mixes: 0 } }
@@ -44,9 +44,9 @@ export function dyeRoutes(orm: MikroORM): Router {
   })
 
   route(router, orm, endpoints.removeDye, async ({ em, param }) => {
-    const row = await em.findOne(DyeRow, param('id'))
+    const row = await em.findOne(DyeRow, { id: param('id'), deletedAt: null })
     if (row?.spec.source !== 'own') throw notFound('bottle of your own', param('id'))
-    em.remove(row)
+    row.deletedAt = new Date()
     return undefined
   })
 
@@ -56,7 +56,7 @@ export function dyeRoutes(orm: MikroORM): Router {
   })
 
   route(router, orm, endpoints.addMix, async ({ em, body }) => {
-    const { workshop } = await loadWorkshop(em)
+    const { workshop } = await currentWorkshop(em)
     if (!workshop.icings.some((i) => i.id === body.icingKindId))
       throw invalid([{ path: ['icingKindId'], message: `There is no icing kind "${body.icingKindId}".` }])
     body.doses.forEach(({ dyeId }, i) => {

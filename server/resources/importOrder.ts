@@ -1,41 +1,38 @@
 import { randomUUID } from 'node:crypto'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { StoredOrder } from '#contract/orders'
-import { type OrderFile, readOrderFile } from '#core/files/orderFile'
-import type { Order } from '#core/model/order'
+import type { ImportedOrder } from '#contract/orders'
+import { readOrderFile } from '#core/files/orderFile'
+import { takeInOrder } from '#core/files/takeIn'
 import { OrderRow } from '../entities/order.ts'
 import { FlowerRow, IcingRow, TipRow } from '../entities/workshop.ts'
-import { invalid } from '../problems.ts'
-import { insertOrder, toStored } from './orderRows.ts'
-import { loadWorkshop } from './workshopRows.ts'
+import { invalid } from '../http/problems.ts'
+import { currentWorkshop } from '../workshop/current.ts'
+import { columnsOf } from './orderRows.ts'
+import { reservedIds } from './reserved.ts'
 
 /**
- * Takes an order file in whole or not at all. The order gets a new id when its own is taken; flowers, icings and
- * tips of its own come along unless the bakery already has one of that id, which then stands.
+ * Takes an order file in whole or not at all. The order gets a new id when its own is taken; what of the bakery's own it
+ * brings comes along, under a new id wherever the bakery means something else by it.
  */
-export async function importOrder(em: EntityManager, data: unknown): Promise<StoredOrder> {
-  const { workshop } = await loadWorkshop(em)
+export async function importOrder(em: EntityManager, data: unknown): Promise<ImportedOrder> {
+  const { workshop } = await currentWorkshop(em)
   const read = readOrderFile(data, workshop)
   if (!read.ok) throw invalid(read.faults)
-  const file = read.value
-  const known = {
-    flowers: new Set(workshop.flowers.map((f) => f.id)),
-    icings: new Set(workshop.icings.map((i) => i.id)),
-    tips: new Set(workshop.tips.map((t) => t.id)),
-  }
-  for (const flower of file.flowers)
-    if (!known.flowers.has(flower.id))
-      em.create(FlowerRow, { id: flower.id, spec: { ...flower, source: 'own' } })
-  for (const icing of file.icings)
-    if (!known.icings.has(icing.id)) em.create(IcingRow, { id: icing.id, spec: { ...icing, source: 'own' } })
-  for (const { id, ...spec } of file.tips)
-    if (!known.tips.has(id)) em.create(TipRow, { id, owned: 0, stamp: '', spec })
-  const row = insertOrder(em, await withFreeId(em, file))
+  const newId = () => `own-${randomUUID()}`
+  const taken = takeInOrder(read.value, workshop, await reservedIds(em), newId)
+  for (const flower of taken.flowers) em.create(FlowerRow, { id: flower.id, spec: flower })
+  for (const icing of taken.icings) em.create(IcingRow, { id: icing.id, spec: icing })
+  for (const { id, ...spec } of taken.tips) em.create(TipRow, { id, owned: 0, stamp: '', spec })
   await em.flush()
-  return toStored(row)
+  const order = { ...taken.order, id: await storeUnderFreeId(em, taken.order) }
+  return { order, version: 1, notes: taken.notes }
 }
 
-async function withFreeId(em: EntityManager, file: OrderFile): Promise<Order> {
-  const taken = await em.findOne(OrderRow, { id: file.order.id })
-  return taken ? { ...file.order, id: randomUUID() } : file.order
+/** Two copies of one file may come in at the same moment: the database says which of them gets the id. */
+async function storeUnderFreeId(em: EntityManager, order: Parameters<typeof columnsOf>[0]): Promise<string> {
+  for (let id = order.id; ; id = randomUUID()) {
+    const row = { id, version: 1, ...columnsOf({ ...order, id }) }
+    const made = await em.createQueryBuilder(OrderRow).insert(row).onConflict('id').ignore().execute('run')
+    if (made.affectedRows > 0) return id
+  }
 }

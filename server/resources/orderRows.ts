@@ -1,68 +1,59 @@
+import { createHash } from 'node:crypto'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { OrderSummary, StoredOrder } from '#contract/orders'
+import { z } from 'zod'
+import type { StoredOrder } from '#contract/orders'
+import { issueFaults } from '#core/files/orderFile'
 import { type Order, orderSchema } from '#core/model/order'
-import { OrderRow, PieceRow } from '../entities/order.ts'
-import { notFound } from '../problems.ts'
+import { OrderRow } from '../entities/order.ts'
+import { notFound, ProblemError } from '../http/problems.ts'
 
-/** The row of an order that has not been deleted, its pieces loaded. */
+/** Names the schema that stored documents were checked by: another schema, another stamp. */
+export const orderStamp = createHash('sha256')
+  .update(JSON.stringify(z.toJSONSchema(orderSchema, { io: 'output', unrepresentable: 'any' })))
+  .digest('hex')
+  .slice(0, 32)
+
+/** The row of an order that has not been deleted. */
 export async function findOrder(em: EntityManager, id: string): Promise<OrderRow> {
-  const row = await em.findOne(OrderRow, { id, deletedAt: null }, { populate: ['pieces'] })
+  const row = await em.findOne(OrderRow, { id, deletedAt: null })
   if (!row) throw notFound('order', id)
   return row
 }
 
-/** A row as the order it stores. */
-export function toOrder(row: OrderRow): Order {
-  return orderSchema.parse({
-    ...row.details,
-    id: row.id,
-    title: row.title,
-    customer: row.customer,
-    collectAt: row.collectAt,
-    pieces: row.pieces
-      .getItems()
-      .sort((a, b) => a.position - b.position)
-      .map((piece) => ({ ...piece.spec, id: piece.id, name: piece.name, count: piece.count })),
-  })
+/** The order that a row stores. @throws ProblemError that names the field when this program cannot read it. */
+export function toOrder(row: Pick<OrderRow, 'id' | 'document' | 'schemaStamp'>): Order {
+  if (row.schemaStamp === orderStamp) return row.document
+  const parsed = orderSchema.safeParse(row.document)
+  if (parsed.success) return parsed.data
+  throw new ProblemError(
+    409,
+    'unreadable-order',
+    'This order cannot be read',
+    'It is stored in a way that this version of Kanten does not understand. It is still there and goes into every backup.',
+    issueFaults(parsed.error),
+  )
 }
 
 export function toStored(row: OrderRow): StoredOrder {
   return { order: toOrder(row), version: row.version }
 }
 
-export function toSummary(row: OrderRow): OrderSummary {
+/** An order, already checked, as its row has it. */
+export function columnsOf(order: Order) {
   return {
-    id: row.id,
-    title: row.title,
-    customer: row.customer,
-    collectAt: row.collectAt,
-    pieces: row.pieces.getItems().reduce((sum, piece) => sum + piece.count, 0),
-    colours: row.details.colours.map((c) => c.hex),
-    version: row.version,
+    title: order.title,
+    customer: order.customer,
+    collectAt: order.collectAt,
+    document: order,
+    schemaStamp: orderStamp,
+    pieceCount: order.pieces.reduce((sum, piece) => sum + piece.count, 0),
+    colours: order.colours.map((c) => c.hex),
+    updatedAt: new Date(),
   }
 }
 
-/** Stores a new order. */
-export function insertOrder(em: EntityManager, order: Order): OrderRow {
-  const { id, title, customer, collectAt, pieces, ...details } = order
-  const row = em.create(OrderRow, { id, title, customer, collectAt, details, updatedAt: new Date() })
-  setPieces(em, row, pieces)
-  return row
-}
-
-/** Overwrites a stored order; its version goes up even when only its pieces changed. */
-export function updateOrder(em: EntityManager, row: OrderRow, order: Order): void {
-  const { id: _id, title, customer, collectAt, pieces, ...details } = order
-  Object.assign(row, { title, customer, collectAt, details, updatedAt: new Date() })
-  setPieces(em, row, pieces)
-}
-
-function setPieces(em: EntityManager, row: OrderRow, pieces: Order['pieces']): void {
-  const stored = new Map(row.pieces.getItems().map((piece) => [piece.id, piece]))
-  const kept = pieces.map(({ id, name, count, ...spec }, position) => {
-    const piece = stored.get(id)
-    if (piece) return Object.assign(piece, { name, count, spec, position })
-    return em.create(PieceRow, { order: row, id, name, count, spec, position })
-  })
-  row.pieces.set(kept)
+/** Stores a new order. @throws UniqueConstraintViolationException when its id is taken. */
+export async function insertOrder(em: EntityManager, order: Order): Promise<StoredOrder> {
+  await em.insert(OrderRow, { id: order.id, version: 1, ...columnsOf(order) })
+  return { order, version: 1 }
 }

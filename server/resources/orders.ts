@@ -1,56 +1,77 @@
 import { randomUUID } from 'node:crypto'
-import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
+import type { EntityManager } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { orderEndpoints } from '#contract/orders'
 import { writeOrderFile } from '#core/files/orderFile'
 import { orderFaults } from '#core/model/faults'
+import { copyName } from '#core/model/names'
 import type { Order } from '#core/model/order'
 import { newOrder } from '#core/orders/new'
-import { planOrder } from '#core/plan/index'
+import type { AppContext } from '../app.ts'
 import { OrderRow } from '../entities/order.ts'
-import { tables, toCsv } from '../exports/tables.ts'
-import { invalid, notFound, ProblemError } from '../problems.ts'
-import { route } from '../route.ts'
+import { type TableName, tableNames } from '../exports/tables.ts'
+import { changedMeanwhile, invalid, notFound, ProblemError } from '../http/problems.ts'
+import { route } from '../http/route.ts'
+import { currentWorkshop } from '../workshop/current.ts'
+import { restoreOrder } from './deleted.ts'
 import { importOrder } from './importOrder.ts'
-import { findOrder, insertOrder, toOrder, toStored, toSummary, updateOrder } from './orderRows.ts'
-import { sameVersion } from './versions.ts'
-import { loadWorkshop } from './workshopRows.ts'
+import { listOrders } from './orderList.ts'
+import { columnsOf, findOrder, insertOrder, orderStamp, toOrder, toStored } from './orderRows.ts'
 
 /** Orders: list, edit whole, copy, delete and restore, files, plan. */
-export function orderRoutes(orm: MikroORM): Router {
+export function orderRoutes({ orm, plans }: AppContext): Router {
   const router = Router()
 
-  route(router, orm, orderEndpoints.list, async ({ em }) => {
-    const rows = await em.find(
-      OrderRow,
-      { deletedAt: null },
-      { populate: ['pieces'], orderBy: { collectAt: 'asc', id: 'asc' } },
-    )
-    return rows.map(toSummary)
-  })
+  route(router, orm, orderEndpoints.list, ({ em, query }) => listOrders(em, query))
 
   route(router, orm, orderEndpoints.create, async ({ em, body }) => {
-    const { workshop } = await loadWorkshop(em)
-    return store(em, newOrder(randomUUID(), body.title, body.collectAt, workshop.icings[0]!.id))
+    const { workshop } = await currentWorkshop(em)
+    return insertOrder(em, newOrder(randomUUID(), body.title, body.collectAt, workshop.icings[0]!.id))
   })
 
   // before /orders/:id, which would take "import" for an id
-  route(router, orm, orderEndpoints.importFile, ({ em, req }) => importOrder(em, req.body))
+  route(router, orm, orderEndpoints.importFile, ({ em, body }) => importOrder(em, body))
 
-  route(router, orm, orderEndpoints.read, async ({ em, param }) => toStored(await findOrder(em, param('id'))))
-
-  route(router, orm, orderEndpoints.replace, async ({ em, param, body, version }) => {
-    const row = await findOrder(em, param('id'))
-    sameVersion(row, version)
-    if (body.id !== row.id)
-      throw invalid([{ path: ['id'], message: `The address says "${row.id}", the order "${body.id}".` }])
-    const { workshop } = await loadWorkshop(em)
-    const faults = orderFaults(body, workshop)
-    if (faults.length > 0) throw invalid(faults)
-    updateOrder(em, row, body)
-    await em.flush()
-    return toStored(row)
+  route(router, orm, orderEndpoints.read, async ({ em, param, res }) => {
+    const id = param('id')
+    // a document of the present schema goes out as the database has it, without being taken apart on the way
+    const [row] = await em.execute<{ version: number; stamp: string; document: string }[]>(
+      'select version, schema_stamp as stamp, document::text as document from orders where id = ? and deleted_at is null',
+      [id],
+    )
+    if (!row) throw notFound('order', id)
+    if (row.stamp !== orderStamp) return toStored(await findOrder(em, id))
+    res
+      .setHeader('ETag', `"${row.version}"`)
+      .type('json')
+      .send(`{"order":${row.document},"version":${row.version}}`)
+    return undefined as never
   })
+
+  route(
+    router,
+    orm,
+    orderEndpoints.replace,
+    async ({ em, param, body, version }) => {
+      const id = param('id')
+      if (body.id !== id)
+        throw invalid([{ path: ['id'], message: `The address says "${id}", the order "${body.id}".` }])
+      const { workshop } = await currentWorkshop(em)
+      const faults = orderFaults(body, workshop)
+      if (faults.length > 0) throw invalid(faults)
+      const changed = await em.nativeUpdate(
+        OrderRow,
+        { id, version, deletedAt: null },
+        { ...columnsOf(body), version: version + 1 },
+      )
+      if (changed === 0) {
+        await findOrder(em, id)
+        throw changedMeanwhile()
+      }
+      return { version: version + 1 }
+    },
+    { transaction: false },
+  )
 
   route(router, orm, orderEndpoints.remove, async ({ em, param }) => {
     const row = await findOrder(em, param('id'))
@@ -59,54 +80,59 @@ export function orderRoutes(orm: MikroORM): Router {
   })
 
   route(router, orm, orderEndpoints.restore, async ({ em, param }) => {
-    const row = await em.findOne(OrderRow, { id: param('id') }, { populate: ['pieces'] })
-    if (!row) throw notFound('order', param('id'))
-    row.deletedAt = null
-    await em.flush()
-    return toStored(row)
+    await restoreOrder(em, param('id'))
+    return toStored(await findOrder(em, param('id')))
   })
 
   route(router, orm, orderEndpoints.duplicate, async ({ em, param }) => {
     const order = toOrder(await findOrder(em, param('id')))
-    return store(em, { ...order, id: randomUUID(), title: `${order.title} (copy)`.slice(0, 80) })
+    const titles = await em.find(
+      OrderRow,
+      { deletedAt: null, title: { $like: '%(copy)%' } },
+      { fields: ['title'] },
+    )
+    const title = copyName(order.title, 'copy', [order.title, ...titles.map((row) => row.title)])
+    return insertOrder(em, { ...order, id: randomUUID(), title })
   })
 
   route(router, orm, orderEndpoints.exportFile, async ({ em, param, res }) => {
     const order = toOrder(await findOrder(em, param('id')))
-    const { workshop } = await loadWorkshop(em)
+    const { workshop } = await currentWorkshop(em)
     res.attachment(`${fileName(order.title)}.json`)
     return writeOrderFile(order, workshop)
   })
 
-  route(router, orm, orderEndpoints.plan, async ({ em, param }) => {
-    const order = toOrder(await findOrder(em, param('id')))
-    return planOrder(order, (await loadWorkshop(em)).workshop)
+  const planned = async (em: EntityManager, id: string) => {
+    const order = toOrder(await findOrder(em, id))
+    return { order, workshop: (await currentWorkshop(em)).workshop }
+  }
+
+  route(router, orm, orderEndpoints.plan, async ({ em, param, res }) => {
+    const json = await plans.plan(await planned(em, param('id')))
+    res.type('json').send(json)
+    return undefined as never
   })
 
   route(router, orm, orderEndpoints.table, async ({ em, param, res }) => {
-    const table = tables[param('table')]
-    if (!table) throw new ProblemError(404, 'No such table', `Tables are: ${Object.keys(tables).join(', ')}.`)
-    const order = toOrder(await findOrder(em, param('id')))
-    const { workshop } = await loadWorkshop(em)
-    const rows = table(planOrder(order, workshop), order, workshop)
+    const table = param('table')
+    if (!isTable(table))
+      throw new ProblemError(404, 'not-found', 'No such table', `Tables are: ${tableNames.join(', ')}.`)
+    const about = await planned(em, param('id'))
+    const csv = await plans.table({ ...about, table })
     res
-      .attachment(`${fileName(order.title)}-${param('table')}.csv`)
+      .attachment(`${fileName(about.order.title)}-${table}.csv`)
       .type('text/csv')
-      .send(toCsv(rows))
+      .send(csv)
     return undefined
   })
 
   return router
 }
 
-async function store(em: EntityManager, order: Order) {
-  const row = insertOrder(em, order)
-  await em.flush()
-  return toStored(row)
-}
+const isTable = (name: string): name is TableName => (tableNames as readonly string[]).includes(name)
 
 /** A title as a file name that every system takes. */
-function fileName(title: string): string {
+export function fileName(title: Order['title']): string {
   const plain = title
     .normalize('NFKD')
     .replace(/[^A-Za-z0-9]+/g, '-')

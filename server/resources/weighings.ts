@@ -1,16 +1,16 @@
 import { randomUUID } from 'node:crypto'
-import type { MikroORM } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { weighingEndpoints as endpoints } from '#contract/weighings'
 import { fitFlower } from '#core/flowers/resolve'
-import type { Weighing } from '#core/logbook/weighing'
+import { type Weighing, weighingDoubt } from '#core/logbook/weighing'
+import type { AppContext } from '../app.ts'
 import { WeighingRow } from '../entities/weighing.ts'
-import { invalid, notFound } from '../problems.ts'
-import { route } from '../route.ts'
-import { loadWorkshop } from './workshopRows.ts'
+import { invalid, notFound, ProblemError } from '../http/problems.ts'
+import { route } from '../http/route.ts'
+import { currentWorkshop } from '../workshop/current.ts'
 
 /** Weighings of a flower: kept with what the geometry said at the time, so that they outlive a changed recipe. */
-export function weighingRoutes(orm: MikroORM): Router {
+export function weighingRoutes({ orm }: AppContext): Router {
   const router = Router()
 
   route(router, orm, endpoints.list, async ({ em, param }) => {
@@ -19,7 +19,7 @@ export function weighingRoutes(orm: MikroORM): Router {
   })
 
   route(router, orm, endpoints.add, async ({ em, param, body }) => {
-    const { workshop } = await loadWorkshop(em)
+    const { workshop } = await currentWorkshop(em)
     const flower = workshop.flowers.find((f) => f.id === param('id'))
     if (!flower) throw notFound('flower', param('id'))
     const icing = workshop.icings.find((i) => i.id === body.icingKindId)
@@ -27,12 +27,17 @@ export function weighingRoutes(orm: MikroORM): Router {
       throw invalid([{ path: ['icingKindId'], message: `There is no icing kind "${body.icingKindId}".` }])
     const plain = { ...flower, calibration: 1 }
     const { measure } = fitFlower(plain, { sizeMm: null, tips: {} }, workshop.tips)
+    const { sure, ...weighed } = body
+    const computedGrams = (measure.volumeMm3 / 1000) * icing.density * body.count
+    const doubt = sure ? null : weighingDoubt({ ...weighed, computedGrams })
+    if (doubt)
+      throw new ProblemError(422, 'implausible', 'Can this be?', doubt, [{ path: ['count'], message: doubt }])
     const row = em.create(WeighingRow, {
-      ...body,
+      ...weighed,
       id: randomUUID(),
       flowerId: flower.id,
       at: new Date(),
-      computedGrams: (measure.volumeMm3 / 1000) * icing.density * body.count,
+      computedGrams,
     })
     await em.flush()
     return toWeighing(row)

@@ -1,24 +1,54 @@
 import { randomUUID } from 'node:crypto'
-import { MikroORM } from '@mikro-orm/postgresql'
-import { pino } from 'pino'
+import { Client } from 'pg'
+import { type Logger, pino } from 'pino'
 import request from 'supertest'
 import { createApp } from '../app.ts'
-import { connect, migrate } from '../orm.ts'
+import { DatabaseWatch } from '../http/databaseWatch.ts'
+import { allowedHosts } from '../http/hosts.ts'
+import { connect } from '../orm.ts'
+import { planPool } from '../plans/pool.ts'
+import { migrate } from '../start/database.ts'
 
-/** The whole server on a database of its own in the test cluster. */
-export async function testApi(passphrase: string | null = null) {
+/** An empty database of its own in the test cluster. */
+export async function emptyDatabase(): Promise<string> {
   const clusterUrl = process.env.KANTEN_TEST_DATABASE
   if (!clusterUrl) throw new Error('The test cluster is not up: run the tests through vitest.')
   const name = `test_${randomUUID().replaceAll('-', '')}`
-  const admin = await MikroORM.init({
-    clientUrl: clusterUrl,
-    entities: [],
-    discovery: { warnWhenNoEntities: false },
-  })
-  await admin.em.getConnection().execute(`create database ${name}`)
-  await admin.close()
-  const orm = await connect(clusterUrl.replace(/\/postgres$/, `/${name}`))
+  const admin = new Client({ connectionString: clusterUrl })
+  await admin.connect()
+  await admin.query(`create database ${name}`)
+  await admin.end()
+  return clusterUrl.replace(/\/postgres$/, `/${name}`)
+}
+
+interface TestOptions {
+  passphrase?: string
+  hosts?: string[]
+  logger?: Logger
+  webFolder?: string
+}
+
+/** The whole server on a database of its own in the test cluster. */
+export async function testApi(options: TestOptions = {}) {
+  const databaseUrl = await emptyDatabase()
+  const orm = await connect(databaseUrl)
   await migrate(orm)
-  const app = createApp({ orm, logger: pino({ level: 'silent' }), webFolder: null, passphrase })
-  return { orm, api: request(app), close: () => orm.close() }
+  const watch = new DatabaseWatch(databaseUrl)
+  const plans = planPool()
+  const app = createApp({
+    orm,
+    watch,
+    plans,
+    databaseUrl,
+    logger: options.logger ?? pino({ level: 'silent' }),
+    webFolder: options.webFolder ?? null,
+    passphrase: options.passphrase ?? null,
+    hosts: allowedHosts('127.0.0.1', options.hosts ?? []),
+  })
+  const close = async () => {
+    await orm.close(true)
+    await watch.close()
+    await plans.close()
+  }
+  return { orm, app, databaseUrl, api: request(app), close }
 }

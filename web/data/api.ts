@@ -47,6 +47,7 @@ async function readProblem(response: Response): Promise<Problem> {
   if (parsed.success) return parsed.data
   return {
     type: 'about:blank',
+    code: 'failed',
     title: 'The server failed',
     status: response.status,
     detail: `The server answered ${response.status}. Nothing was changed; try again.`,

@@ -1,13 +1,13 @@
 import useSWR, { mutate } from 'swr'
-import type { OrderSummary, StoredOrder } from '#contract/orders'
+import type { ImportedOrder, OrderList, StoredOrder } from '#contract/orders'
 import { api } from './api.ts'
 
 const KEY = '/orders'
 
 /** Every order, by due day. */
 export function useOrders() {
-  const { data, error, isLoading } = useSWR<OrderSummary[], Error>(KEY, api)
-  return { orders: data, error, isLoading }
+  const { data, error, isLoading } = useSWR<OrderList, Error>(KEY, api)
+  return { orders: data?.orders, error, isLoading }
 }
 
 export const reloadOrders = () => mutate(KEY)
@@ -31,4 +31,4 @@ export const restoreOrder = (id: string) =>
 
 /** Sends a file as it was read: the server names every fault in it. */
 export const importOrder = (text: string) =>
-  andReload(api<StoredOrder>(`${KEY}/import`, { method: 'POST', body: text }))
+  andReload(api<ImportedOrder>(`${KEY}/import`, { method: 'POST', body: text }))

@@ -1,0 +1,102 @@
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
+import type { Request, Response, Router } from 'express'
+import type { z } from 'zod'
+import type { Endpoint } from '#contract/endpoint'
+import { idSchema } from '#core/model/common'
+import { bodyOf } from './body.ts'
+import { databaseAway, invalid, notFound, ProblemError } from './problems.ts'
+
+/** What a handler gets: a unit of work of its own, the checked body, and the version the caller has seen. */
+export interface Call<Body, Query> {
+  em: EntityManager
+  body: Body
+  query: Query
+  /** From If-Match; only for versioned endpoints, 0 for a row that does not exist yet. */
+  version: number
+  param(name: string): string
+  req: Request
+  res: Response
+}
+
+type Given<S> = S extends z.ZodType ? z.infer<S> : undefined
+
+export interface RouteOptions {
+  /** One statement needs no transaction around it; reads never have one. */
+  transaction?: boolean
+  /** Milliseconds after which the request is answered whatever the database does. */
+  deadlineMs?: number
+}
+
+/** A database that hangs must not hang its askers: they are told to come back. */
+const DEADLINE_MS = 4500
+
+/** Mounts a contract's endpoint: checks address, body and If-Match, runs the handler, sends its answer. */
+export function route<
+  B extends z.ZodType | undefined,
+  A extends z.ZodType | undefined,
+  Q extends z.ZodType | undefined,
+>(
+  router: Router,
+  orm: MikroORM,
+  endpoint: Endpoint<B, A, Q>,
+  handler: (call: Call<Given<B>, Given<Q>>) => Promise<Given<A>>,
+  { transaction = endpoint.method !== 'get', deadlineMs = DEADLINE_MS }: RouteOptions = {},
+): void {
+  router[endpoint.method](endpoint.path, async (req, res) => {
+    const version = endpoint.versioned ? ifMatch(req) : 0
+    const body = (endpoint.body ? await bodyOf(req, endpoint.body) : undefined) as Given<B>
+    const query = (endpoint.query ? queryOf(req, endpoint.query) : undefined) as Given<Q>
+    const call = (em: EntityManager) =>
+      handler({ em, body, query, version, param: (name) => idParam(req, name), req, res })
+    const em = orm.em.fork()
+    const work = transaction ? em.transactional((inside) => call(inside as EntityManager)) : call(em)
+    const answer = await within(work, deadlineMs)
+    if (res.headersSent) return
+    if (answer === undefined) res.status(204).end()
+    else {
+      const { version: now } = answer as { version?: unknown }
+      if (typeof now === 'number') res.setHeader('ETag', `"${now}"`)
+      res.json(answer)
+    }
+  })
+}
+
+async function within<T>(work: Promise<T>, ms: number): Promise<T> {
+  let timer: NodeJS.Timeout | undefined
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(databaseAway()), ms)
+  })
+  try {
+    return await Promise.race([work, late])
+  } finally {
+    clearTimeout(timer)
+    // what comes after the answer has nobody left to tell
+    work.catch(() => undefined)
+  }
+}
+
+function idParam(req: Request, name: string): string {
+  const id = String(req.params[name])
+  if (!idSchema.safeParse(id).success) throw notFound('such thing', id.slice(0, 64))
+  return id
+}
+
+function queryOf(req: Request, schema: z.ZodType): unknown {
+  const parsed = schema.safeParse(req.query)
+  if (parsed.success) return parsed.data
+  throw invalid(
+    parsed.error.issues.map((issue) => ({ path: issue.path.map(String), message: issue.message })),
+  )
+}
+
+function ifMatch(req: Request): number {
+  const match = /^(?:W\/)?"(\d{1,9})"$/.exec(req.get('If-Match') ?? '')
+  if (!match)
+    throw new ProblemError(
+      428,
+      'version-needed',
+      'Which version?',
+      'Send the version you have seen as If-Match, as the ETag of your last read gave it.',
+    )
+  return Number(match[1])
+}
