@@ -1,6 +1,7 @@
 import '@fontsource-variable/bricolage-grotesque'
 import '@fontsource-variable/hanken-grotesk'
 import '@mantine/core/styles.css'
+import '@mantine/dates/styles.css'
 import '@mantine/notifications/styles.css'
 import './theme/global.css'
 import { StrictMode } from 'react'

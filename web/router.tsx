@@ -63,6 +63,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/drawer/Drawer.tsx')).Drawer }),
       },
       {
+        path: 'deleted',
+        lazy: async () => ({ Component: (await import('./screens/deleted/Deleted.tsx')).Deleted }),
+      },
+      {
         path: 'settings',
         lazy: async () => ({ Component: (await import('./screens/settings/SettingsPage.tsx')).SettingsPage }),
       },

@@ -13,6 +13,8 @@ export const starterSettings: Settings = {
   theme: 'light',
   largeType: false,
   currency: '€',
+  clock: 'browser',
+  firstDay: 'browser',
   scaleStepGrams: 5,
   bowlResidueGrams: 6,
   couplerResidueGrams: 4,

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { dequal as equal } from 'dequal/lite'
 import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
 import { distinctName } from '../model/names.ts'

@@ -25,6 +25,9 @@ export const settingsSchema = z.object({
   theme: z.enum(['light', 'dark']),
   largeType: z.boolean(),
   currency: z.string().min(1).max(6),
+  /** How times are shown, and which day a week begins with; as the browser does unless somebody says otherwise. */
+  clock: z.enum(['browser', '24', '12']).default('browser'),
+  firstDay: z.enum(['browser', 'monday', 'saturday', 'sunday']).default('browser'),
   /** Kitchen scale's step for a bowl, g. */
   scaleStepGrams: z.number().min(0.1).max(50),
   /** What stays in every bowl, g. */

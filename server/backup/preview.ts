@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
-import equal from 'fast-deep-equal'
+import { dequal as equal } from 'dequal/lite'
 import { type BackupKind, type BackupPreview, backupKinds, type Tally } from '#contract/backup'
 import { type BackupFile, backupIds } from '#core/files/backupFile'
 import { collectBackup } from './collect.ts'

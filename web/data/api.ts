@@ -1,4 +1,5 @@
 import { type Problem, problemSchema } from '#contract/problem'
+import { askForPassphrase } from './session.ts'
 
 /** An answer that was not the one wanted; the problem document says why and where. */
 export class ApiError extends Error {
@@ -17,6 +18,8 @@ export class OfflineError extends Error {
 interface Call {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   body?: unknown
+  /** A file sent as it is, in the place of a body. */
+  file?: Blob
   /** Version last seen, sent as If-Match. */
   version?: number
 }
@@ -24,21 +27,27 @@ interface Call {
 /**
  * One call of the API. @throws ApiError with the problem document, OfflineError when nothing answers.
  */
-export async function api<T>(path: string, { method = 'GET', body, version }: Call = {}): Promise<T> {
+export async function api<T>(path: string, { method = 'GET', body, file, version }: Call = {}): Promise<T> {
   const headers: Record<string, string> = {}
   if (body !== undefined) headers['Content-Type'] = 'application/json'
+  if (file) headers['Content-Type'] = 'application/octet-stream'
   if (version !== undefined) headers['If-Match'] = `"${version}"`
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers,
+      ...(file ? { body: file } : {}),
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
   } catch {
     throw new OfflineError()
   }
-  if (!response.ok) throw new ApiError(await readProblem(response))
+  if (!response.ok) {
+    const problem = await readProblem(response)
+    if (response.status === 401) askForPassphrase()
+    throw new ApiError(problem)
+  }
   return (response.status === 204 ? undefined : await response.json()) as T
 }
 

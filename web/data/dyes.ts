@@ -2,15 +2,11 @@ import useSWR, { mutate } from 'swr'
 import type { MixRecord, NewMix } from '#contract/dyes'
 import type { Dye } from '#core/model/dye'
 import { api } from './api.ts'
-import { change, reloadWorkshop } from './workshop.ts'
+import { reloadWorkshop } from './workshop.ts'
+import { closeDocument, editDocument } from './workshopEdits.ts'
 
-/** Saves what the bakery says of a dye. */
-export const saveDye = (dye: Dye) =>
-  change(
-    (w) => ({ ...w, dyes: w.dyes.map((d) => (d.id === dye.id ? dye : d)) }),
-    ({ versions }) =>
-      api(`/dyes/${dye.id}`, { method: 'PUT', body: dye, version: versions.dyes[dye.id] ?? 0 }),
-  )
+/** Changes what the bakery says of a dye. */
+export const editDye = (id: string, change: (dye: Dye) => Dye) => editDocument('dye', id, change)
 
 export async function addDye(dye: Omit<Dye, 'id' | 'source' | 'learnt'>): Promise<Dye> {
   const made = await api<Dye>('/dyes', { method: 'POST', body: dye })
@@ -18,11 +14,11 @@ export async function addDye(dye: Omit<Dye, 'id' | 'source' | 'learnt'>): Promis
   return made
 }
 
-export const removeDye = (id: string) =>
-  change(
-    (w) => ({ ...w, dyes: w.dyes.filter((d) => d.id !== id) }),
-    () => api(`/dyes/${id}`, { method: 'DELETE' }),
-  )
+export async function removeDye(id: string): Promise<void> {
+  await api(`/dyes/${id}`, { method: 'DELETE' })
+  closeDocument('dye', id)
+  await reloadWorkshop()
+}
 
 const mixesKey = (orderId: string) => `/orders/${orderId}/mixes`
 

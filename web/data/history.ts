@@ -47,3 +47,9 @@ export function redo<T>(history: History<T>): History<T> {
     last: null,
   }
 }
+
+/** Steps kept from an earlier visit, put before those that this one has made meanwhile. */
+export function continued<T>(earlier: History<T>, now: History<T>): History<T> {
+  const fresh = now.past.length === 0 && now.future.length === 0
+  return fresh ? earlier : { ...now, past: [...earlier.past, ...now.past].slice(-STEPS) }
+}

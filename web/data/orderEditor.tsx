@@ -1,15 +1,27 @@
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react'
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
 import type { StoredOrder } from '#contract/orders'
-import type { Order } from '#core/model/order'
+import { type Order, orderSchema } from '#core/model/order'
 import type { Plan, Remedy } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { applyRemedy } from '#core/plan/remedies'
 import { usePlan } from '../workers/planner.ts'
-import { readDraft, type SaveState, useAutosave } from './autosave.ts'
-import { type History, record, redo, startHistory, undo } from './history.ts'
+import { api } from './api.ts'
+import { DocumentSync, type SaveState, type Transport } from './documentSync.ts'
+import { findDraft } from './drafts.ts'
+import type { History } from './history.ts'
+import { type DocumentEditor, useDocument } from './useDocument.ts'
 
 /** The order on screen: itself, its plan, and the ways to change it. */
-export interface OrderEditor {
+export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'history'> {
   order: Order
   workshop: Workshop
   plan: Plan | undefined
@@ -17,34 +29,53 @@ export interface OrderEditor {
   before: Plan | undefined
   /** What stands in the way of a plan. */
   faults: { path: (string | number)[]; message: string }[]
-  /** Changes the order; quick changes under one key undo together. */
-  edit(label: string, change: (order: Order) => Order, key?: string): void
   take(remedy: Remedy, label: string): void
-  undo: (() => void) | null
-  redo: (() => void) | null
-  undoLabel: string | null
-  redoLabel: string | null
-  save: SaveState
-  saveOver(): Promise<void>
-  forgetDraft(): void
+  save: SaveState<Order>
 }
 
 const Context = createContext<OrderEditor | null>(null)
 
+/** How an order is stored. */
+export function orderTransport(id: string): Transport<Order> {
+  return {
+    save: (order, version) => api(`/orders/${id}`, { method: 'PUT', body: order, version }),
+    read: async () => {
+      const { order, version } = await api<StoredOrder>(`/orders/${id}`)
+      return { document: order, version }
+    },
+  }
+}
+
+export const orderDraftName = (id: string) => `order/${id}`
+
+const readOrder = (document: unknown): Order | null => {
+  const parsed = orderSchema.safeParse(document)
+  return parsed.success ? parsed.data : null
+}
+
+function openOrder({ order, version }: StoredOrder): DocumentSync<Order> {
+  const name = orderDraftName(order.id)
+  const stored = { document: order, version }
+  return new DocumentSync({
+    name,
+    transport: orderTransport(order.id),
+    stored,
+    draft: findDraft(name, readOrder),
+  })
+}
+
 /** Holds one stored order while it is edited. */
 export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Workshop; children: ReactNode }) {
   const { stored, workshop, children } = props
-  const [history, setHistory] = useState<History<Order>>(() => startHistory(firstState(stored)))
-  const order = history.present
+  const [sync] = useState(() => openOrder(stored))
+  const editor = useDocument(orderDraftName(stored.order.id), sync)
+  const { document: order, history, edit } = editor
+  useFreshWhenSeen(sync, stored.order.id)
   const planned = usePlan(order, workshop)
-  const { state: save, saveOver, forgetDraft } = useAutosave(order, stored)
   const before = usePlanBefore(history, planned?.plan ?? undefined)
   const planRef = useRef<Plan>(undefined)
   if (planned?.plan) planRef.current = planned.plan
 
-  const edit = useCallback<OrderEditor['edit']>((label, change, key = label) => {
-    setHistory((h) => record(h, change(h.present), label, key, Date.now()))
-  }, [])
   const take = useCallback<OrderEditor['take']>(
     (remedy, label) => {
       const plan = planRef.current
@@ -55,30 +86,33 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
 
   const value = useMemo<OrderEditor>(
     () => ({
+      ...editor,
       order,
       workshop,
       plan: planned?.plan ?? planRef.current,
       before,
       faults: planned?.faults ?? [],
-      edit,
       take,
-      undo: history.past.length > 0 ? () => setHistory(undo) : null,
-      redo: history.future.length > 0 ? () => setHistory(redo) : null,
-      undoLabel: history.past.at(-1)?.label ?? null,
-      redoLabel: history.future[0]?.label ?? null,
-      save,
-      saveOver,
-      forgetDraft,
     }),
-    [order, workshop, planned, before, edit, take, history, save, saveOver, forgetDraft],
+    [editor, order, workshop, planned, before, take],
   )
   return <Context value={value}>{children}</Context>
 }
 
-/** A draft made on the version the server still has goes on where it was left. */
-function firstState(stored: StoredOrder): Order {
-  const draft = readDraft(stored.order.id)
-  return draft && draft.version === stored.version ? draft.order : stored.order
+/** Whoever comes back to a page that lay open sees what was saved elsewhere meanwhile. */
+function useFreshWhenSeen(sync: DocumentSync<Order>, id: string): void {
+  useEffect(() => {
+    const look = () => {
+      if (document.visibilityState !== 'visible' || !sync.isSettled) return
+      orderTransport(id)
+        .read()
+        .then((stored) => sync.adopt(stored))
+        // out of reach just now: the next look or the next save will tell
+        .catch(() => undefined)
+    }
+    document.addEventListener('visibilitychange', look)
+    return () => document.removeEventListener('visibilitychange', look)
+  }, [sync, id])
 }
 
 /** The plan as it was when the present step of edits began. */

@@ -1,16 +1,46 @@
-import useSWR, { mutate } from 'swr'
+import { mutate } from 'swr'
+import useSWRInfinite from 'swr/infinite'
 import type { ImportedOrder, OrderList, StoredOrder } from '#contract/orders'
 import { api } from './api.ts'
 
 const KEY = '/orders'
+/** A page of the list: more than most bakeries have before them. */
+const PAGE = 100
 
-/** Every order, by due day. */
-export function useOrders() {
-  const { data, error, isLoading } = useSWR<OrderList, Error>(KEY, api)
-  return { orders: data?.orders, error, isLoading }
+/** Which orders: those still to come, soonest first, or those that are past, latest first. */
+export type OrdersShown = 'coming' | 'past'
+
+/**
+ * Orders a page at a time.
+ * @param today as YYYY-MM-DD where the bakery is.
+ */
+export function useOrders(shown: OrdersShown, today: string, search: string) {
+  const question = new URLSearchParams(
+    shown === 'coming' ? { from: today } : { before: today, latestFirst: '1' },
+  )
+  question.set('limit', String(PAGE))
+  if (search.trim()) question.set('search', search.trim())
+  const keyOf = (page: number, before: OrderList | null) => {
+    if (page > 0 && !before?.next) return null
+    const after = before?.next ? `&after=${encodeURIComponent(before.next)}` : ''
+    return `${KEY}?${question}${after}`
+  }
+  const { data, error, isLoading, size, setSize } = useSWRInfinite<OrderList, Error>(keyOf, api, {
+    keepPreviousData: true,
+    revalidateFirstPage: true,
+  })
+  return {
+    orders: data?.flatMap((page) => page.orders),
+    total: data?.[0]?.total ?? 0,
+    error,
+    isLoading,
+    more: data?.at(-1)?.next ? () => void setSize(size + 1) : null,
+  }
 }
 
-export const reloadOrders = () => mutate(KEY)
+/** Everything that lists orders asks again. */
+export const reloadOrders = () =>
+  mutate((key) => typeof key === 'string' && (key.startsWith(`${KEY}?`) || key.startsWith(`$inf$${KEY}?`)))
 
 async function andReload<T>(call: Promise<T>): Promise<T> {
   const answer = await call
@@ -25,9 +55,6 @@ export const duplicateOrder = (id: string) =>
   andReload(api<StoredOrder>(`${KEY}/${id}/duplicate`, { method: 'POST' }))
 
 export const deleteOrder = (id: string) => andReload(api<void>(`${KEY}/${id}`, { method: 'DELETE' }))
-
-export const restoreOrder = (id: string) =>
-  andReload(api<StoredOrder>(`${KEY}/${id}/restore`, { method: 'POST' }))
 
 /** Sends a file as it was read: the server names every fault in it. */
 export const importOrder = (text: string) =>

@@ -1,6 +1,8 @@
 import { NavLink, Outlet } from 'react-router'
 import { useWorkshop } from '../data/workshop.ts'
 import css from './Shell.module.css'
+import { SignIn } from './SignIn.tsx'
+import { WorkshopSaving } from './WorkshopSaving.tsx'
 
 const places = [
   ['/orders', 'Orders'],
@@ -10,7 +12,8 @@ const places = [
 
 /** The bar across every desk screen, and the room below it. */
 export function Shell() {
-  const settings = useWorkshop().workshop?.settings
+  const { workshop, unreadable } = useWorkshop()
+  const settings = workshop?.settings
   return (
     <>
       <a href="#main" className={css.skip}>
@@ -25,13 +28,23 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
+        <WorkshopSaving />
         <NavLink to="/settings" className={`${css.place} ${css.bakery}`}>
           {settings ? `${settings.bakery} · ${settings.units} · ${settings.hand} hand` : 'Settings'}
         </NavLink>
       </header>
       <main id="main" className={css.room} tabIndex={-1}>
+        {unreadable.length > 0 && (
+          <p role="alert" className={css.unreadable}>
+            {unreadable
+              .map((row) => `The stored ${row.kind} “${row.id}” cannot be read (${row.why}).`)
+              .join(' ')}{' '}
+            Everything else works; what cannot be read is kept and goes into every backup.
+          </p>
+        )}
         <Outlet />
       </main>
+      <SignIn />
     </>
   )
 }

@@ -9,7 +9,7 @@ import { api } from '../../data/api.ts'
 import { useOrders } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
 import { Card, PageHead, Stat, Stats } from '../../parts/Card.tsx'
-import { dayHeading } from '../../parts/dates.ts'
+import { today, useCalendar } from '../../parts/calendar.ts'
 import { Dab } from '../../parts/Swatch.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useWeight } from '../../parts/weight.tsx'
@@ -18,7 +18,8 @@ import css from './BenchDay.module.css'
 
 /** Several orders on one bench: equal colours in one bowl, then shared out with labels. */
 export function BenchDay() {
-  const { orders: all, error } = useOrders()
+  const { orders: coming, error } = useOrders('coming', today(), '')
+  const { dayHeading } = useCalendar()
   const { workshop } = useWorkshop()
   const weight = useWeight()
   const [params, setParams] = useSearchParams()
@@ -32,6 +33,8 @@ export function BenchDay() {
     return [day, ...asOnDay(orders, day)]
   }, [orders])
   const plans = usePlans(wanted, workshop)
+  // an order that is past stays in the list as long as it is chosen
+  const all = coming && [...(orders ?? []).filter((o) => !coming.some((c) => c.id === o.id)), ...coming]
   if (error && !all) return <Failed what="The orders" error={error} />
   if (!all || !workshop) return <Loading what="the orders" />
   const toggle = (id: string) => {

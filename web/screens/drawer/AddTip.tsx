@@ -1,4 +1,4 @@
-import { Button, Checkbox, Group, Modal, NumberInput, Select, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Modal, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { z } from 'zod'
 import { issueFaults } from '#core/files/orderFile'
@@ -6,6 +6,7 @@ import type { Tip } from '#core/model/tip'
 import { openingArea, openingSchema, type TipFamilyName, tipFamilies } from '#core/tips/index'
 import { addTip } from '../../data/workshop.ts'
 import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
+import { NumberText } from '../../parts/NumberText.tsx'
 import { attempt } from '../../parts/notify.tsx'
 import css from './Drawer.module.css'
 
@@ -29,7 +30,7 @@ const words: Record<string, string> = {
 /** Describes a tip that the catalogue does not have, by measuring its opening. */
 export function AddTip(props: { opened: boolean; close: () => void }) {
   const [family, setFamily] = useState<TipFamilyName>('petal')
-  const [values, setValues] = useState<Record<string, number | string | boolean>>({})
+  const [values, setValues] = useState<Record<string, number | string | boolean | undefined>>({})
   const [base, setBase] = useState<Tip['base']>('standard')
   const [stamp, setStamp] = useState('')
   const fields = Object.entries(tipFamilies[family].schema.shape as Record<string, z.ZodType>).filter(
@@ -86,11 +87,14 @@ export function AddTip(props: { opened: boolean; close: () => void }) {
                 ]}
               />
             ) : (
-              <NumberInput
+              <NumberText
                 key={key}
                 label={words[key] ?? key}
-                value={(values[key] as number | undefined) ?? ''}
-                onChange={(value) => setValues({ ...values, [key]: value })}
+                value={(values[key] as number | undefined) ?? null}
+                onNumber={(value) => {
+                  setValues((now) => ({ ...now, [key]: value ?? undefined }))
+                  return null
+                }}
                 error={values[key] === undefined ? undefined : faults.find((f) => f.path[0] === key)?.message}
               />
             ),

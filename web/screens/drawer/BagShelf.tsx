@@ -1,9 +1,8 @@
 import { type BagStock, bagStockSchema, settingsSchema, type Workshop } from '#core/model/workshop'
 import { bagVolumeMl, usableGrams } from '#core/plan/bagStock'
-import { saveBag, saveSettings } from '../../data/workshop.ts'
+import { editBag, editSettings } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
-import { attempt } from '../../parts/notify.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import css from './Drawer.module.css'
 
@@ -25,14 +24,14 @@ export function BagShelf({ workshop }: { workshop: Workshop }) {
             label="Standard"
             value={settings.couplersStandard}
             schema={settingsSchema.shape.couplersStandard}
-            onChange={(n) => void attempt(() => saveSettings({ ...settings, couplersStandard: n }))}
+            onChange={(couplersStandard) => editSettings((now) => ({ ...now, couplersStandard }))}
             width={120}
           />
           <NumberField
             label="Large"
             value={settings.couplersLarge}
             schema={settingsSchema.shape.couplersLarge}
-            onChange={(n) => void attempt(() => saveSettings({ ...settings, couplersLarge: n }))}
+            onChange={(couplersLarge) => editSettings((now) => ({ ...now, couplersLarge }))}
             width={120}
           />
         </div>
@@ -46,7 +45,7 @@ const kindWords = { disposable: 'disposable', washable: 'washable', parchment: '
 function BagLine({ bag, workshop }: { bag: BagStock; workshop: Workshop }) {
   const weight = useWeight()
   const density = workshop.icings[0]!.density
-  const change = (part: Partial<BagStock>) => void attempt(() => saveBag({ ...bag, ...part }))
+  const change = (part: Partial<BagStock>) => editBag(bag.id, (now) => ({ ...now, ...part }))
   return (
     <div className={css.line}>
       <div>

@@ -4,10 +4,11 @@ import { provenanceWords } from '#core/colour/likely'
 import { type Dye, dabSchema, dyeSchema, provenanceOf } from '#core/model/dye'
 import type { Workshop } from '#core/model/workshop'
 import { counted } from '#core/units'
-import { addDye, removeDye, saveDye } from '../../data/dyes.ts'
+import { addDye, editDye, removeDye } from '../../data/dyes.ts'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { PickColour } from '../../parts/PickColour.tsx'
+import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { useLadder } from '../../workers/colours.ts'
 import css from './Drawer.module.css'
 
@@ -45,13 +46,16 @@ function DyeRow({ dye, workshop, icingId }: { dye: Dye; workshop: Workshop; icin
   const icing = workshop.icings.find((i) => i.id === icingId) ?? workshop.icings[0]!
   const ladder = useLadder(dye, icing, workshop.icings)
   const known = provenanceOf(dye)
-  const save = (part: Partial<Dye>) => void attempt(() => saveDye({ ...dye, ...part }))
+  const save = (part: (now: Dye) => Partial<Dye>) => editDye(dye.id, (now) => ({ ...now, ...part(now) }))
   return (
     <li className={css.dye} data-owned={dye.owned}>
       <Switch
         aria-label={`${dye.name} is owned`}
         checked={dye.owned}
-        onChange={(e) => save({ owned: e.currentTarget.checked })}
+        onChange={(e) => {
+          const owned = e.currentTarget.checked
+          save(() => ({ owned }))
+        }}
       />
       <div>
         <strong>{dye.name}</strong>
@@ -87,7 +91,10 @@ function DyeRow({ dye, workshop, icingId }: { dye: Dye; workshop: Workshop; icin
                 {counted(dab.drops, 'drop')} in 100 g of{' '}
                 {workshop.icings.find((k) => k.id === dab.icingKindId)?.name.toLowerCase()}
               </span>
-              <Button size="compact-xs" onClick={() => save({ dabs: dye.dabs.filter((_, k) => k !== i) })}>
+              <Button
+                size="compact-xs"
+                onClick={() => save((now) => ({ dabs: now.dabs.filter((_, k) => k !== i) }))}
+              >
                 Take out
               </Button>
             </div>
@@ -95,7 +102,7 @@ function DyeRow({ dye, workshop, icingId }: { dye: Dye; workshop: Workshop; icin
           {dye.dabs.length < 6 && (
             <NewDab
               icing={icing}
-              add={(dab) => save({ dabs: [...dye.dabs, dab] })}
+              add={(dab) => save((now) => ({ dabs: [...now.dabs, dab] }))}
               taken={dye.dabs.filter((d) => d.icingKindId === icing.id).map((d) => d.drops)}
             />
           )}
@@ -108,12 +115,15 @@ function DyeRow({ dye, workshop, icingId }: { dye: Dye; workshop: Workshop; icin
               width={140}
               value={dye.dropGrams}
               schema={dyeSchema.shape.dropGrams}
-              onChange={(dropGrams) => save({ dropGrams })}
+              onChange={(dropGrams) => save(() => ({ dropGrams }))}
             />
             <span className="quiet">Count fifty onto the scale and divide.</span>
             {dye.source === 'own' && (
-              <Button size="compact-sm" onClick={() => void attempt(() => removeDye(dye.id))}>
-                Take the bottle out
+              <Button
+                size="compact-sm"
+                onClick={() => void removeWithUndo('dyes', dye.id, dye.name, () => removeDye(dye.id))}
+              >
+                Delete the bottle
               </Button>
             )}
           </div>

@@ -1,22 +1,29 @@
 import { ActionIcon, Button, MultiSelect } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
-import { useEffect, useRef, useState } from 'react'
 import { z } from 'zod'
 import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/model/common'
 import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
 import type { Workshop } from '#core/model/workshop'
-import { copyIcing, removeIcing, saveIcing } from '../../data/workshop.ts'
+import { copyIcing, editIcing, removeIcing } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
 import { HexInput } from '../../parts/HexInput.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
+import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import css from './Drawer.module.css'
 
 const shape = icingKindSchema.shape
 const liquidSchema = shape.liquidPer100.valueType
-const SAVE_PAUSE_MS = 350
+const newIngredient: IcingKind['ingredients'][number] = {
+  name: 'New ingredient',
+  parts: 1,
+  allergens: [],
+  packGrams: 1000,
+  pricePerPack: 0,
+  cupGrams: null,
+}
 /** Deepening is typed in percent and stored as a share. */
 const percentSchema = z.number().min(0, 'At least 0 %.').max(100, 'At most 100 %.')
 
@@ -32,7 +39,13 @@ export function IcingShelf({ workshop }: { workshop: Workshop }) {
           actions={
             <>
               {icing.source === 'own' && (
-                <Button onClick={() => void attempt(() => removeIcing(icing.id))}>Take out</Button>
+                <Button
+                  onClick={() =>
+                    void removeWithUndo('icings', icing.id, icing.name, () => removeIcing(icing.id))
+                  }
+                >
+                  Delete
+                </Button>
               )}
               <Button
                 onClick={() =>
@@ -79,18 +92,11 @@ function IcingFacts({ icing }: { icing: IcingKind }) {
   )
 }
 
-function IcingForm({ icing: stored }: { icing: IcingKind }) {
-  const [icing, setIcing] = useState(stored)
-  const timer = useRef<number>(undefined)
-  useEffect(() => () => window.clearTimeout(timer.current), [])
-  function change(part: Partial<IcingKind>) {
-    const next = { ...icing, ...part }
-    setIcing(next)
-    window.clearTimeout(timer.current)
-    timer.current = window.setTimeout(() => void attempt(() => saveIcing(next)), SAVE_PAUSE_MS)
-  }
+function IcingForm({ icing }: { icing: IcingKind }) {
+  const change = (part: Partial<IcingKind> | ((now: IcingKind) => Partial<IcingKind>)) =>
+    editIcing(icing.id, (now) => ({ ...now, ...(typeof part === 'function' ? part(now) : part) }))
   const changeIngredient = (at: number, part: Partial<IcingKind['ingredients'][number]>) =>
-    change({ ingredients: icing.ingredients.map((i, k) => (k === at ? { ...i, ...part } : i)) })
+    change((now) => ({ ingredients: now.ingredients.map((i, k) => (k === at ? { ...i, ...part } : i)) }))
   return (
     <>
       <div className={css.fields}>
@@ -119,7 +125,7 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
         />
         <HexInput
           label="Colour without dye"
-          w={150}
+          width={150}
           value={icing.baseHex}
           onChange={(baseHex) => change({ baseHex })}
         />
@@ -148,7 +154,7 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
             width={110}
             value={icing.liquidPer100[s]}
             schema={liquidSchema}
-            onChange={(grams) => change({ liquidPer100: { ...icing.liquidPer100, [s]: grams } })}
+            onChange={(grams) => change((now) => ({ liquidPer100: { ...now.liquidPer100, [s]: grams } }))}
           />
         ))}
       </div>
@@ -192,30 +198,14 @@ function IcingForm({ icing: stored }: { icing: IcingKind }) {
             <ActionIcon
               aria-label={`Take ${ingredient.name} out`}
               disabled={icing.ingredients.length === 1}
-              onClick={() => change({ ingredients: icing.ingredients.filter((_, k) => k !== i) })}
+              onClick={() => change((now) => ({ ingredients: now.ingredients.filter((_, k) => k !== i) }))}
             >
               <IconX size={18} />
             </ActionIcon>
           </div>
         ))}
         <div>
-          <Button
-            onClick={() =>
-              change({
-                ingredients: [
-                  ...icing.ingredients,
-                  {
-                    name: 'New ingredient',
-                    parts: 1,
-                    allergens: [],
-                    packGrams: 1000,
-                    pricePerPack: 0,
-                    cupGrams: null,
-                  },
-                ],
-              })
-            }
-          >
+          <Button onClick={() => change((now) => ({ ingredients: [...now.ingredients, newIngredient] }))}>
             Add an ingredient
           </Button>
         </div>

@@ -1,9 +1,8 @@
 import type { Workshop } from '#core/model/workshop'
 import { settingsSchema } from '#core/model/workshop'
-import { saveSettings } from '../../data/workshop.ts'
+import { editSettings } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
-import { attempt } from '../../parts/notify.tsx'
 import css from './Drawer.module.css'
 
 const gramsSchema = settingsSchema.shape.pantry.valueType
@@ -21,10 +20,10 @@ export function Pantry({ workshop }: { workshop: Workshop }) {
             label={name}
             unit="g"
             step={100}
-            value={settings.pantry[name] ?? 0}
+            value={Object.hasOwn(settings.pantry, name) ? settings.pantry[name]! : 0}
             schema={gramsSchema}
             onChange={(grams) =>
-              void attempt(() => saveSettings({ ...settings, pantry: { ...settings.pantry, [name]: grams } }))
+              editSettings((now) => ({ ...now, pantry: { ...now.pantry, [name]: grams } }))
             }
           />
         ))}

@@ -5,10 +5,10 @@ import { tipSheetPages } from '#core/guides/tipSheet'
 import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
 import { familyOf, openingArea, type TipFamilyName, tipFamilies } from '#core/tips/index'
-import { countTip, removeTip } from '../../data/workshop.ts'
+import { editTip, removeTip } from '../../data/workshop.ts'
 import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
-import { attempt } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
+import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
 import { TextField } from '../../parts/TextField.tsx'
 import { AddTip } from './AddTip.tsx'
@@ -136,12 +136,13 @@ function flowersByTip(workshop: Workshop): Map<string, string[]> {
 }
 
 const MOST_NAMED = 2
+const MOST_OWNED = 99
 
 function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; usedBy: readonly string[] }) {
   const { tip, trueSize, pxPerMm, usedBy } = props
   const family = familyOf(tip.opening)
   const words = family.describe(tip.opening)
-  const count = (owned: number) => void attempt(() => countTip(tip, { owned, stamp: tip.stamp }))
+  const count = (by: number) => editTip(tip.id, (now) => ({ ...now, owned: Math.max(0, now.owned + by) }))
   return (
     <li className={css.tip} data-owned={tip.owned > 0 || tip.base === 'none'}>
       <OpeningDrawing
@@ -166,7 +167,7 @@ function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; use
             variant="outline"
             aria-label={`One ${family.label} ${words} fewer`}
             disabled={tip.owned === 0}
-            onClick={() => count(tip.owned - 1)}
+            onClick={() => count(-1)}
           >
             <IconMinus size={16} />
           </ActionIcon>
@@ -174,7 +175,8 @@ function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; use
           <ActionIcon
             variant="outline"
             aria-label={`One ${family.label} ${words} more`}
-            onClick={() => count(tip.owned + 1)}
+            disabled={tip.owned >= MOST_OWNED}
+            onClick={() => count(1)}
           >
             <IconPlus size={16} />
           </ActionIcon>
@@ -187,12 +189,15 @@ function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; use
           placeholder="stamped…"
           value={tip.stamp}
           schema={ownedTipSchema.shape.stamp.unwrap()}
-          onChange={(stamp) => void attempt(() => countTip(tip, { owned: tip.owned, stamp }))}
+          onChange={(stamp) => editTip(tip.id, (now) => ({ ...now, stamp }))}
         />
       )}
       {tip.source === 'own' && (
-        <Button size="compact-sm" onClick={() => void attempt(() => removeTip(tip.id))}>
-          Take out
+        <Button
+          size="compact-sm"
+          onClick={() => void removeWithUndo('tips', tip.id, words, () => removeTip(tip.id))}
+        >
+          Delete
         </Button>
       )}
     </li>

@@ -27,8 +27,11 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
   const { layer, draft, workshop } = props
   const { flower } = draft
   const definition = strokeDefinition(layer.stroke.kind)
-  const change = (label: string, part: Partial<Layer>) =>
-    draft.edit(`${layer.id} ${label}`, (f) => changeLayer(f, layer.id, part))
+  const change = (label: string, part: Partial<Layer> | ((now: Layer) => Partial<Layer>)) =>
+    draft.edit(`${layer.id} ${label}`, (f) => {
+      const now = f.layers.find((l) => l.id === layer.id) ?? layer
+      return changeLayer(f, layer.id, typeof part === 'function' ? part(now) : part)
+    })
   const roles = flower.roles.map((r) => ({ value: r.id, label: r.name }))
   const stroke = layer.stroke as unknown as Record<string, number>
   const { load } = layer
@@ -101,7 +104,9 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
           max={field.max}
           step={field.step}
           onChange={(value) =>
-            change(field.key, { stroke: { ...layer.stroke, [field.key]: value } as Layer['stroke'] })
+            change(field.key, (now) => ({
+              stroke: { ...now.stroke, [field.key]: value } as Layer['stroke'],
+            }))
           }
         />
       ))}

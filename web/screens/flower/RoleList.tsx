@@ -17,9 +17,9 @@ export function RoleList({ draft, grams }: { draft: FlowerDraft; grams: Map<stri
             {editable ? (
               <div className={css.roleColour}>
                 <HexInput
-                  aria-label={`Colour of ${role.name}`}
-                  size="xs"
-                  w={118}
+                  hideLabel
+                  label={`Colour of ${role.name}`}
+                  width={150}
                   value={role.hex}
                   onChange={(hex) =>
                     draft.edit(`colour ${role.id}`, (f) => ({

@@ -3,6 +3,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
+import type { StoredWorkshop } from '#contract/workshop'
 import { roleGrams } from '#core/flowers/measure'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import { nameSchema } from '#core/model/common'
@@ -12,6 +13,7 @@ import { copyFlower, removeFlower } from '../../data/workshop.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
+import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
@@ -31,8 +33,9 @@ import { useFlowerDraft } from './useFlowerDraft.ts'
 const levels = { first: 'for a first try', practised: 'wants some practice', skilled: 'for a skilled hand' }
 
 /** The studio: a flower as a solid that turns, and beside it the layers it is piped from. */
-export function Studio({ stored, workshop }: { stored: Flower; workshop: Workshop }) {
-  const draft = useFlowerDraft(stored)
+export function Studio(props: { shown: Flower; workshop: Workshop; stored: StoredWorkshop }) {
+  const { shown, workshop, stored } = props
+  const draft = useFlowerDraft(shown, stored)
   const { flower, editable } = draft
   const { picture, error } = useDraftPicture(flower, workshop)
   const [layerId, setLayerId] = useState<string | null>(null)
@@ -57,11 +60,8 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
     tell(`“${made.name}” is yours to change.`)
   }
   async function remove() {
-    const done = await attempt(async () => {
-      await removeFlower(flower.id)
-      return true
-    })
-    if (done) navigate('/flowers')
+    const gone = await removeWithUndo('flowers', flower.id, flower.name, () => removeFlower(flower.id))
+    if (gone) navigate('/flowers')
   }
 
   return (
@@ -115,7 +115,7 @@ export function Studio({ stored, workshop }: { stored: Flower; workshop: Worksho
                   Recipe (JSON)
                 </Menu.Item>
                 {editable && <Menu.Divider />}
-                {editable && <Menu.Item onClick={remove}>Take {flower.name} out of the library</Menu.Item>}
+                {editable && <Menu.Item onClick={remove}>Delete {flower.name}</Menu.Item>}
               </Menu.Dropdown>
             </Menu>
             <Button variant={editable ? 'outline' : 'filled'} onClick={copy}>

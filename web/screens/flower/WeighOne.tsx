@@ -1,4 +1,4 @@
-import { ActionIcon, Button, Group, Modal, NumberInput, Select, TextInput } from '@mantine/core'
+import { ActionIcon, Button, Group, Modal, Select, TextInput } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import dayjs from 'dayjs'
 import { useState } from 'react'
@@ -6,52 +6,70 @@ import { newWeighingSchema } from '#contract/weighings'
 import { issueFaults } from '#core/files/orderFile'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
+import { ApiError } from '../../data/api.ts'
 import { addWeighing, removeWeighing, useWeighings } from '../../data/weighings.ts'
 import { DataTable } from '../../parts/DataTable.tsx'
-import { attempt } from '../../parts/notify.tsx'
+import { NumberText } from '../../parts/NumberText.tsx'
+import { attempt, tell } from '../../parts/notify.tsx'
 import { useWeight } from '../../parts/weight.tsx'
+import css from './WeighOne.module.css'
 
 /** Pipe some, weigh them, type what the scale says: the flower's factor and spread follow. */
 export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: boolean; close: () => void }) {
   const { flower, workshop } = props
   const { weighings = [] } = useWeighings(flower.id)
-  const [count, setCount] = useState<number | string>(6)
-  const [grams, setGrams] = useState<number | string>('')
+  const [count, setCount] = useState<number | null>(6)
+  const [grams, setGrams] = useState<number | null>(null)
   const [icingKindId, setIcingKindId] = useState(workshop.icings[0]!.id)
   const [note, setNote] = useState('')
   const [errors, setErrors] = useState<Record<string, string>>({})
+  /** What makes a weighing hard to believe, asked before it is kept. */
+  const [doubt, setDoubt] = useState<string | null>(null)
   const weight = useWeight()
 
-  async function keep(event: React.FormEvent) {
-    event.preventDefault()
-    const parsed = newWeighingSchema.safeParse({ count, grams, icingKindId, note })
+  async function keep(sure: boolean) {
+    const parsed = newWeighingSchema.safeParse({ count, grams, icingKindId, note, sure })
     if (!parsed.success) {
       setErrors(Object.fromEntries(issueFaults(parsed.error).map((f) => [String(f.path[0]), f.message])))
       return
     }
     setErrors({})
-    const kept = await attempt(async () => {
+    try {
       await addWeighing(flower.id, parsed.data)
-      return true
-    })
-    if (kept) {
-      setGrams('')
+      setGrams(null)
       setNote('')
+      setDoubt(null)
+    } catch (error) {
+      if (error instanceof ApiError && error.problem.code === 'implausible') setDoubt(error.message)
+      else tell((error as Error).message)
     }
+  }
+
+  const typed = (set: (value: number | null) => void) => (value: number | null) => {
+    set(value)
+    setDoubt(null)
+    return null
   }
 
   return (
     <Modal opened={props.opened} onClose={props.close} title={`Weigh some: ${flower.name}`} size="lg">
-      <form onSubmit={keep} noValidate>
+      <form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void keep(false)
+        }}
+      >
         <Group align="flex-start" grow>
-          <NumberInput label="How many" value={count} onChange={setCount} error={errors.count} />
-          <NumberInput
-            label="All together, g"
-            decimalScale={2}
+          <NumberText label="How many" value={count} onNumber={typed(setCount)} error={errors.count} />
+          <NumberText
+            label="All together"
+            unit="g"
+            decimals={2}
             value={grams}
-            onChange={setGrams}
-            error={errors.grams && (grams === '' ? 'Type what the scale says.' : errors.grams)}
-            data-autofocus
+            onNumber={typed(setGrams)}
+            error={errors.grams && (grams === null ? 'Type what the scale says.' : errors.grams)}
+            autoFocus
           />
           <Select
             label="Icing kind"
@@ -67,6 +85,17 @@ export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: bo
           </Button>
         </Group>
       </form>
+      {doubt && (
+        <div role="alert" className={css.doubt}>
+          <p>{doubt}</p>
+          <Group>
+            <Button variant="filled" onClick={() => setDoubt(null)}>
+              Look at it again
+            </Button>
+            <Button onClick={() => void keep(true)}>It is right, keep it</Button>
+          </Group>
+        </div>
+      )}
       {weighings.length > 0 && (
         <DataTable
           caption="Weighed so far"

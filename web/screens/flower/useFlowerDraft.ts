@@ -1,10 +1,8 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
+import type { StoredWorkshop } from '#contract/workshop'
 import type { Flower } from '#core/model/flower'
-import { type History, record, redo, startHistory, undo } from '../../data/history.ts'
-import { saveFlower } from '../../data/workshop.ts'
-import { attempt } from '../../parts/notify.tsx'
-
-const SAVE_PAUSE_MS = 500
+import { useDocument } from '../../data/useDocument.ts'
+import { documentSync } from '../../data/workshopEdits.ts'
 
 /** A flower while it is changed: at once on screen, saved a moment later, every step undoable. */
 export interface FlowerDraft {
@@ -16,42 +14,20 @@ export interface FlowerDraft {
   redo: (() => void) | null
 }
 
-export function useFlowerDraft(stored: Flower): FlowerDraft {
-  const [history, setHistory] = useState<History<Flower>>(() => startHistory(stored))
-  const flower = history.present
-  const saved = useRef(stored)
-  const waiting = useRef<Flower | null>(null)
-  const timer = useRef<number>(undefined)
-  const editable = stored.source === 'own'
-
-  const save = useCallback(() => {
-    const next = waiting.current
-    waiting.current = null
-    if (next) void attempt(() => saveFlower(next))
-  }, [])
-  useEffect(() => {
-    if (flower === saved.current) return
-    saved.current = flower
-    waiting.current = flower
-    window.clearTimeout(timer.current)
-    timer.current = window.setTimeout(save, SAVE_PAUSE_MS)
-  }, [flower, save])
-  // leaving inside the pause must not lose the last change
-  useEffect(
-    () => () => {
-      window.clearTimeout(timer.current)
-      save()
-    },
-    [save],
-  )
-
+export function useFlowerDraft(flower: Flower, stored: StoredWorkshop): FlowerDraft {
+  const [sync] = useState(() => documentSync('flower', flower.id, stored))
+  const { document, edit, undo, redo } = useDocument(`flower/${flower.id}`, sync)
+  const editable = flower.source === 'own'
+  const { calibration, spread } = flower
+  // what weighing has taught is the server's to say
+  const shown = useMemo(() => ({ ...document, calibration, spread }), [document, calibration, spread])
   return {
-    flower,
+    flower: shown,
     editable,
     edit: (label, change) => {
-      if (editable) setHistory((h) => record(h, change(h.present), label, label, Date.now()))
+      if (editable) edit(label, change)
     },
-    undo: history.past.length > 0 ? () => setHistory(undo) : null,
-    redo: history.future.length > 0 ? () => setHistory(redo) : null,
+    undo,
+    redo,
   }
 }

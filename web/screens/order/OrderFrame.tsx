@@ -11,9 +11,11 @@ import { api } from '../../data/api.ts'
 import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
 import { useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
-import { shortMoment } from '../../parts/dates.ts'
+import { ConflictDialog } from '../../parts/ConflictDialog.tsx'
+import { useCalendar } from '../../parts/calendar.ts'
+import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
-import { SaveWord } from './SaveWord.tsx'
+import { namesIn } from '../../parts/workshopNames.ts'
 import { Strip } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
@@ -33,7 +35,7 @@ export function OrderFrame() {
   if (!data || !workshop) return <Loading what="the order" />
   return (
     <OrderEditorProvider key={`${data.order.id} ${data.version}`} stored={data} workshop={workshop}>
-      <Order reload={() => void mutate()} />
+      <Order />
     </OrderEditorProvider>
   )
 }
@@ -47,8 +49,9 @@ const tables = [
   ['demand', 'Every layer'],
 ] as const
 
-function Order(props: { reload: () => void }) {
-  const { order, undo, redo, undoLabel, redoLabel } = useOrderEditor()
+function Order() {
+  const { order, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
+  const { shortMoment } = useCalendar()
   useHotkeys([
     ['mod+Z', () => undo?.()],
     ['mod+shift+Z', () => redo?.()],
@@ -61,7 +64,7 @@ function Order(props: { reload: () => void }) {
         line={`${pieceWords(order.pieces)} — ${travelWords[order.travel]} ${shortMoment(order.collectAt)}`}
         actions={
           <>
-            <SaveWord reload={props.reload} />
+            <SaveWord save={save} />
             <Tooltip label={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : 'Nothing to undo'}>
               <ActionIcon aria-label="Undo" disabled={!undo} onClick={() => undo?.()}>
                 <IconArrowBackUp size={20} stroke={1.6} />
@@ -91,6 +94,14 @@ function Order(props: { reload: () => void }) {
           </>
         }
       />
+      {save.kind === 'conflict' && (
+        <ConflictDialog
+          what="this order"
+          conflict={save.conflict}
+          nameOf={namesIn(workshop, order)}
+          settle={settle}
+        />
+      )}
       <Strip />
       <Outlet />
     </>

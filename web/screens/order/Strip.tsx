@@ -3,7 +3,7 @@ import type { Advice, Plan } from '#core/model/plan'
 import { counted, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { FlagMark } from '../../parts/AdviceList.tsx'
-import { shortMoment } from '../../parts/dates.ts'
+import { useCalendar } from '../../parts/calendar.ts'
 import css from './Strip.module.css'
 
 /** Where each kind of advice is decided. */
@@ -21,6 +21,7 @@ const stopOf: Record<Advice['about']['kind'], string> = {
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
 export function Strip() {
   const { order, plan, before, workshop } = useOrderEditor()
+  const { shortMoment } = useCalendar()
   const weight = (grams: number) => formatWeight(grams, workshop.settings.units)
   const figures = (p: Plan): Record<string, string> => ({
     pieces: counted(p.totals.pieces, 'piece'),

@@ -3,7 +3,8 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newOrderSchema } from '#contract/orders'
 import { createOrder } from '../../data/orders.ts'
-import { nextWeek } from '../../parts/dates.ts'
+import { nextWeek } from '../../parts/calendar.ts'
+import { MomentField } from '../../parts/MomentField.tsx'
 import { attempt } from '../../parts/notify.tsx'
 
 /** Name and day of a new order; everything else is asked where it is needed. */
@@ -36,14 +37,13 @@ export function NewOrder(props: { opened: boolean; close: () => void }) {
           value={title}
           onChange={(e) => setTitle(e.currentTarget.value)}
           error={errors.title}
+          mb="sm"
           data-autofocus
         />
-        <TextInput
-          type="datetime-local"
+        <MomentField
           label="Collected or delivered at"
-          mt="sm"
           value={collectAt}
-          onChange={(e) => setCollectAt(e.currentTarget.value)}
+          onChange={setCollectAt}
           error={errors.collectAt}
         />
         <Group justify="flex-end" mt="md">

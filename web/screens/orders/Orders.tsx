@@ -1,55 +1,71 @@
-import { ActionIcon, Button, FileButton, Menu } from '@mantine/core'
+import { ActionIcon, Button, FileButton, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
+import { counted } from '#core/units'
 import { ApiError } from '../../data/api.ts'
+import { draftNames } from '../../data/drafts.ts'
+import { orderDraftName } from '../../data/orderEditor.tsx'
 import {
   deleteOrder,
   duplicateOrder,
   importOrder,
+  type OrdersShown,
   reloadOrders,
-  restoreOrder,
   useOrders,
 } from '../../data/orders.ts'
+import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
-import { clock, dayHeading } from '../../parts/dates.ts'
+import { today, useCalendar } from '../../parts/calendar.ts'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
+import { ImportNotes } from '../../parts/ImportNotes.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
+import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { NewOrder } from './NewOrder.tsx'
 import css from './Orders.module.css'
 
-/** Orders by due day. */
+/** Orders by due day: those to come, and on the other side of today those that are done. */
 export function Orders() {
-  const { orders, error, isLoading } = useOrders()
+  const [params, setParams] = useSearchParams()
+  const shown: OrdersShown = params.get('when') === 'past' ? 'past' : 'coming'
+  const [search, setSearch] = useState('')
+  const { orders, total, more, error, isLoading } = useOrders(shown, today(), search)
   const [making, setMaking] = useState(false)
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
+  const [notes, setNotes] = useState<string[]>([])
+  const { dayHeading } = useCalendar()
   const navigate = useNavigate()
 
   async function takeIn(file: File | null) {
     if (!file) return
     try {
-      const { order } = await importOrder(await file.text())
+      const { order, notes } = await importOrder(await file.text())
       tell(`“${order.title}” is in.`)
       navigate(`/orders/${order.id}/brief`)
+      setNotes(notes)
     } catch (error) {
       if (error instanceof ApiError) setRefused({ file: file.name, problem: error.problem })
       else tell((error as Error).message)
     }
   }
 
+  const drafts = draftNames()
   return (
     <>
       <PageHead
         title="Orders"
-        line={orders ? `${orders.length} to make, the next one first` : undefined}
+        line={
+          orders &&
+          `${counted(total, 'order')} ${shown === 'coming' ? 'to make, the next one first' : 'past, the last one first'}`
+        }
         actions={
           <>
-            {orders && orders.length > 1 && (
-              <Button component={Link} to={`/day?orders=${orders.map((o) => o.id).join(',')}`}>
+            {orders && orders.length > 1 && shown === 'coming' && (
+              <Button component={Link} to={`/day?orders=${firstDays(orders)}`}>
                 Plan a bench day
               </Button>
             )}
@@ -66,58 +82,105 @@ export function Orders() {
           </>
         }
       />
+      <BackupReminder />
+      <div className={css.tools}>
+        <SegmentedControl
+          aria-label="Which orders"
+          value={shown}
+          onChange={(when) => setParams(when === 'past' ? { when } : {}, { replace: true })}
+          data={[
+            { value: 'coming', label: 'To come' },
+            { value: 'past', label: 'Past' },
+          ]}
+        />
+        <TextInput
+          aria-label="Search by title or name"
+          placeholder="Search by title or name"
+          value={search}
+          onChange={(e) => setSearch(e.currentTarget.value)}
+          w={260}
+        />
+        <Link to="/deleted" className={css.deleted}>
+          Deleted
+        </Link>
+      </div>
       {isLoading && <Loading what="the orders" />}
       {error && !orders && <Failed what="The orders" error={error} retry={reloadOrders} />}
-      {orders?.length === 0 && (
-        <Empty title="No orders yet" action={<Button onClick={() => setMaking(true)}>Begin one</Button>}>
-          An order says what is piped on which pieces and for when. Kanten works out the rest from it.
-        </Empty>
+      {orders?.length === 0 && !isLoading && (
+        <NoOrders shown={shown} search={search} begin={() => setMaking(true)} />
       )}
       {byDay(orders ?? []).map(([day, due]) => (
         <section key={day} className={css.day}>
           <h2 className={css.dayName}>{dayHeading(day)}</h2>
           <ul className={css.list}>
             {due.map((order) => (
-              <OrderRow key={order.id} order={order} />
+              <OrderRow key={order.id} order={order} unsaved={drafts.has(orderDraftName(order.id))} />
             ))}
           </ul>
         </section>
       ))}
+      {more && orders && (
+        <div className={css.more}>
+          <Button onClick={more}>
+            Show more ({orders.length} of {total.toLocaleString('en-GB')})
+          </Button>
+        </div>
+      )}
       <NewOrder opened={making} close={() => setMaking(false)} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
+      <ImportNotes notes={notes} close={() => setNotes([])} />
     </>
   )
 }
+
+function NoOrders(props: { shown: OrdersShown; search: string; begin: () => void }) {
+  if (props.search.trim())
+    return <Empty title="No order fits">Try a shorter word, or look on the other side of today.</Empty>
+  if (props.shown === 'past')
+    return <Empty title="Nothing is past yet">Orders come here when their day is over.</Empty>
+  return (
+    <Empty title="No orders yet" action={<Button onClick={props.begin}>Begin one</Button>}>
+      An order says what is piped on which pieces and for when. Kanten works out the rest from it.
+    </Empty>
+  )
+}
+
+/** A bench day begins with what is due first: more than a few orders are never worked together. */
+const MOST_ON_A_DAY = 6
+const firstDays = (orders: readonly OrderSummary[]) =>
+  orders
+    .slice(0, MOST_ON_A_DAY)
+    .map((o) => o.id)
+    .join(',')
 
 function byDay(orders: readonly OrderSummary[]): [string, OrderSummary[]][] {
   const days = new Map<string, OrderSummary[]>()
   for (const order of orders) {
     const day = order.collectAt.slice(0, 10)
-    days.set(day, [...(days.get(day) ?? []), order])
+    const due = days.get(day)
+    if (due) due.push(order)
+    else days.set(day, [order])
   }
   return [...days]
 }
 
-function OrderRow({ order }: { order: OrderSummary }) {
+function OrderRow({ order, unsaved }: { order: OrderSummary; unsaved: boolean }) {
   const navigate = useNavigate()
+  const { clock } = useCalendar()
   const copy = () =>
     attempt(async () => {
       const made = await duplicateOrder(order.id)
       navigate(`/orders/${made.order.id}/brief`)
-    })
-  const remove = () =>
-    attempt(async () => {
-      await deleteOrder(order.id)
-      tell(`“${order.title}” is deleted.`, () => void attempt(() => restoreOrder(order.id)))
     })
   return (
     <li className={css.row}>
       <span className={`${css.time} figure`}>{clock(order.collectAt)}</span>
       <Link to={`/orders/${order.id}/pieces`} className={css.title}>
         {order.title}
+        {unsaved && <small className={css.unsaved}>changes not saved yet: open it</small>}
       </Link>
       <span className={css.customer}>{order.customer || 'no name given'}</span>
-      <span className={css.dabs} role="img" aria-label={`${order.colours.length} colours`}>
+      <span className={css.dabs} role="img" aria-label={counted(order.colours.length, 'colour')}>
         {order.colours.slice(0, 10).map((hex, i) => (
           // two colours may be the same hex; their place tells them apart
           // biome-ignore lint/suspicious/noArrayIndexKey: see above
@@ -139,7 +202,11 @@ function OrderRow({ order }: { order: OrderSummary }) {
           <Menu.Item component="a" href={`/api/orders/${order.id}/file`}>
             Save as a file
           </Menu.Item>
-          <Menu.Item onClick={remove}>Delete</Menu.Item>
+          <Menu.Item
+            onClick={() => void removeWithUndo('orders', order.id, order.title, () => deleteOrder(order.id))}
+          >
+            Delete
+          </Menu.Item>
         </Menu.Dropdown>
       </Menu>
     </li>

@@ -1,12 +1,12 @@
 import { SegmentedControl, Switch } from '@mantine/core'
 import type { z } from 'zod'
 import { type Settings, settingsSchema } from '#core/model/workshop'
-import { reloadWorkshop, saveSettings, useWorkshop } from '../../data/workshop.ts'
+import { editSettings, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
-import { attempt } from '../../parts/notify.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
+import { BackupCard } from './BackupCard.tsx'
 import css from './SettingsPage.module.css'
 
 type NumberKey = {
@@ -77,7 +77,7 @@ export function SettingsPage() {
   if (error && !workshop) return <Failed what="The settings" error={error} retry={reloadWorkshop} />
   if (!workshop) return <Loading what="the settings" />
   const { settings } = workshop
-  const change = (part: Partial<Settings>) => void attempt(() => saveSettings({ ...settings, ...part }))
+  const change = (part: Partial<Settings>) => editSettings((now) => ({ ...now, ...part }))
   return (
     <>
       <PageHead title="Settings" line="Saved by themselves; every plan follows at once" />
@@ -114,6 +114,27 @@ export function SettingsPage() {
               onChange={(theme) => change({ theme: theme as Settings['theme'] })}
               data={['light', 'dark']}
             />
+            <Choice
+              label="Clock"
+              value={settings.clock}
+              onChange={(clock) => change({ clock: clock as Settings['clock'] })}
+              data={[
+                { value: 'browser', label: 'as the browser' },
+                { value: '24', label: '14:00' },
+                { value: '12', label: '2:00 pm' },
+              ]}
+            />
+            <Choice
+              label="Weeks begin on"
+              value={settings.firstDay}
+              onChange={(firstDay) => change({ firstDay: firstDay as Settings['firstDay'] })}
+              data={[
+                { value: 'browser', label: 'as the browser' },
+                { value: 'monday', label: 'Mon' },
+                { value: 'saturday', label: 'Sat' },
+                { value: 'sunday', label: 'Sun' },
+              ]}
+            />
             <Switch
               label="Larger type"
               checked={settings.largeType}
@@ -121,6 +142,7 @@ export function SettingsPage() {
             />
           </div>
         </Card>
+        <BackupCard bakery={settings.bakery} />
         <Card title="What the plans rest on" aside="starting figures: put in your own as you learn them">
           <div className={css.figures}>
             {figures.map(({ key, label, unit, why, step }) => (
@@ -143,7 +165,12 @@ export function SettingsPage() {
   )
 }
 
-function Choice(props: { label: string; value: string; onChange: (value: string) => void; data: string[] }) {
+function Choice(props: {
+  label: string
+  value: string
+  onChange: (value: string) => void
+  data: (string | { value: string; label: string })[]
+}) {
   return (
     <div>
       <span className="fieldLabel">{props.label}</span>

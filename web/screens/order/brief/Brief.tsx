@@ -1,5 +1,4 @@
-import { Checkbox, Group, SegmentedControl, Select, TextInput } from '@mantine/core'
-import { useEffect, useState } from 'react'
+import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { allergenSchema, allergenWords } from '#core/model/common'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
 import { safetyChoices } from '#core/plan/reserve'
@@ -7,6 +6,7 @@ import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
+import { MomentField } from '../../../parts/MomentField.tsx'
 import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
@@ -39,7 +39,7 @@ export function Brief() {
             schema={shape.customer.unwrap()}
             onChange={set('customer', 'customer')}
           />
-          <MomentField value={order.collectAt} onChange={set('collectAt', 'day and time')} />
+          <MomentField label="Ready by" value={order.collectAt} onChange={set('collectAt', 'day and time')} />
           <Select
             label="How it travels"
             value={order.travel}
@@ -159,30 +159,5 @@ export function Brief() {
         )}
       </div>
     </div>
-  )
-}
-
-/** A local day and time; an impossible one stays in the field with the reason. */
-function MomentField(props: { value: string; onChange: (value: string) => void }) {
-  const [typed, setTyped] = useState(props.value)
-  const [error, setError] = useState<string | null>(null)
-  useEffect(() => {
-    setTyped(props.value)
-    setError(null)
-  }, [props.value])
-  return (
-    <TextInput
-      type="datetime-local"
-      label="Ready by"
-      value={typed}
-      error={error}
-      onChange={(event) => {
-        const next = event.currentTarget.value
-        setTyped(next)
-        const parsed = shape.collectAt.safeParse(next)
-        setError(parsed.success ? null : 'Give the day and the time.')
-        if (parsed.success) props.onChange(parsed.data)
-      }}
-    />
   )
 }

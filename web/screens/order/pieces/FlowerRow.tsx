@@ -29,14 +29,22 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
   const flower = workshop.flowers.find((f) => f.id === placed.flowerId)
   const { picture } = usePicture(flower, placed, workshop)
   if (!flower) return null
-  const change = (label: string, part: Partial<PlacedFlower>) =>
+  const change = (
+    label: string,
+    part: Partial<PlacedFlower> | ((now: PlacedFlower) => Partial<PlacedFlower>),
+  ) =>
     edit(
       `${flower.name}: ${label}`,
       (o) => ({
         ...o,
         pieces: o.pieces.map((p) =>
           p.id === piece.id
-            ? { ...p, flowers: p.flowers.map((f) => (f.id === placed.id ? { ...f, ...part } : f)) }
+            ? {
+                ...p,
+                flowers: p.flowers.map((f) =>
+                  f.id === placed.id ? { ...f, ...(typeof part === 'function' ? part(f) : part) } : f,
+                ),
+              }
             : p,
         ),
       }),
@@ -105,7 +113,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
             key={role.id}
             name={role.name}
             chosen={placed.colours[role.id]}
-            onChoose={(id) => change(role.name, { colours: { ...placed.colours, [role.id]: id } })}
+            onChoose={(id) => change(role.name, (now) => ({ colours: { ...now.colours, [role.id]: id } }))}
           />
         ))}
       </div>
@@ -149,7 +157,12 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         flower={flower}
         placed={placed}
         fitted={picture?.layers.map((l) => l.tip.id) ?? []}
-        onChange={(tips) => change('tips', { tips })}
+        onChange={(layerId, tipId) =>
+          change('tips', (now) => {
+            const { [layerId]: _, ...without } = now.tips
+            return { tips: tipId ? { ...without, [layerId]: tipId } : without }
+          })
+        }
       />
     </div>
   )
@@ -207,7 +220,8 @@ function TipChoice(props: {
   placed: PlacedFlower
   /** Tips as fitted to the size, layer by layer. */
   fitted: string[]
-  onChange: (tips: Record<string, string>) => void
+  /** A layer's tip, or null to let Kanten fit it. */
+  onChange: (layerId: string, tipId: string | null) => void
 }) {
   const { flower, placed, fitted, onChange } = props
   const { workshop } = useOrderEditor()
@@ -220,7 +234,6 @@ function TipChoice(props: {
       {flower.layers.map((layer, i) => {
         const own = workshop.tips.find((t) => t.id === layer.tipId)
         const chosen = placed.tips[layer.id]
-        const { [layer.id]: _, ...without } = placed.tips
         const options = own ? standIns(own.opening, workshop.tips) : []
         return (
           <Select
@@ -228,7 +241,7 @@ function TipChoice(props: {
             mt="sm"
             label={`${layer.name}${chosen ? ', chosen by you' : ''}`}
             value={chosen ?? ''}
-            onChange={(id) => onChange(id ? { ...placed.tips, [layer.id]: id } : without)}
+            onChange={(id) => onChange(layer.id, id || null)}
             data={[
               { value: '', label: `As fitted: ${tipWords(fitted[i] ?? layer.tipId)}` },
               ...options.map((t) => ({

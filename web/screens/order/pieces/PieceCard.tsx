@@ -18,15 +18,23 @@ import { FlowerRow } from './FlowerRow.tsx'
 import css from './Pieces.module.css'
 import { ShapeFields } from './ShapeFields.tsx'
 
+/** Changes a piece; a function gets it as it is by then, so that quick changes do not undo each other. */
+type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Partial<Piece>)) => void
+
 /** One piece: its picture, measures, flowers and coat. */
 export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
   const { order, workshop, plan, before, edit, undo } = useOrderEditor()
   const [choosing, setChoosing] = useState(false)
   const weight = useWeight()
-  const change = (label: string, part: Partial<Piece>) =>
+  const change: ChangePiece = (label, part) =>
     edit(
       label,
-      (o) => ({ ...o, pieces: o.pieces.map((p) => (p.id === piece.id ? { ...p, ...part } : p)) }),
+      (o) => ({
+        ...o,
+        pieces: o.pieces.map((p) =>
+          p.id === piece.id ? { ...p, ...(typeof part === 'function' ? part(p) : part) } : p,
+        ),
+      }),
       `${piece.id} ${label}`,
     )
   const drawn = useDrawnFlowers(piece)
@@ -41,13 +49,16 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
   function duplicate() {
     edit('duplicate a piece', (o) => {
       const at = o.pieces.findIndex((p) => p.id === piece.id)
-      return { ...o, pieces: o.pieces.toSpliced(at + 1, 0, duplicatePiece(piece, newId)) }
+      return { ...o, pieces: o.pieces.toSpliced(at + 1, 0, duplicatePiece(o.pieces[at] ?? piece, newId)) }
     })
   }
   function move(by: number) {
     edit('move a piece', (o) => {
       const others = o.pieces.filter((p) => p.id !== piece.id)
-      return { ...o, pieces: others.toSpliced(index + by, 0, piece) }
+      return {
+        ...o,
+        pieces: others.toSpliced(index + by, 0, o.pieces.find((p) => p.id === piece.id) ?? piece),
+      }
     })
   }
 
@@ -89,7 +100,12 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
             onChange={(count) => change('count', { count })}
             width={104}
           />
-          <ShapeFields shape={piece.shape} onChange={(shape) => change('measures', { shape })} />
+          <ShapeFields
+            shape={piece.shape}
+            onChange={(part) =>
+              change('measures', (now) => ({ shape: { ...now.shape, ...part } as Piece['shape'] }))
+            }
+          />
           <Menu position="bottom-end">
             <Menu.Target>
               <ActionIcon aria-label={`More for ${piece.name}`}>
@@ -206,7 +222,7 @@ const spreads = [
   },
 ] as const
 
-function Spreads(props: { piece: Piece; change: (label: string, part: Partial<Piece>) => void }) {
+function Spreads(props: { piece: Piece; change: ChangePiece }) {
   const { piece, change } = props
   const { order } = useOrderEditor()
   const first = order.colours[0]
@@ -227,7 +243,7 @@ function Spreads(props: { piece: Piece; change: (label: string, part: Partial<Pi
                 {add}
               </Button>
             )
-          const set = (part: object) => change(name, { [key]: { ...spread, ...part } })
+          const set = (part: object) => change(name, (now) => ({ [key]: { ...now[key], ...part } }))
           return (
             <div key={key} className={css.coat}>
               <Select

@@ -13,7 +13,7 @@ const words: Record<string, string> = {
 }
 
 /** A field for each measure of a piece's shape, made from the shape's own schema. */
-export function ShapeFields(props: { shape: Surface; onChange: (shape: Surface) => void }) {
+export function ShapeFields(props: { shape: Surface; onChange: (part: Partial<Surface>) => void }) {
   const { shape, onChange } = props
   const fields = surfaceDefinition(shape.kind).schema.shape as Record<string, z.ZodType<number>>
   return Object.entries(shape)
@@ -26,7 +26,7 @@ export function ShapeFields(props: { shape: Surface; onChange: (shape: Surface) 
         width={104}
         value={value}
         schema={fields[key]!}
-        onChange={(next) => onChange({ ...shape, [key]: next } as Surface)}
+        onChange={(next) => onChange({ [key]: next })}
       />
     ))
 }
