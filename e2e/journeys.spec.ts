@@ -50,7 +50,7 @@ test('open the demo order, change a count, see grams change, and find it after a
   await cupcakes.getByLabel('Size of Hellebore').fill('30')
   await expect.poll(async () => grams(await figure(page, 'Icing').textContent())).toBeLessThan(after)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(cupcakes.getByLabel('Size of Hellebore')).toHaveValue('46 mm')
+  await expect(cupcakes.getByLabel('Size of Hellebore')).toHaveValue('46')
   await expect.poll(async () => grams(await figure(page, 'Icing').textContent())).toBe(after)
 })
 
@@ -122,15 +122,6 @@ test('a broken file is refused with every fault and nothing is imported', async 
   await expect(page.getByRole('heading', { name: 'Allotment prize-giving' })).toBeVisible()
 })
 
-test('delete an order, and bring it back', async ({ page }) => {
-  await page.goto('/orders')
-  await page.getByRole('button', { name: 'More for Reading-room tea' }).click()
-  await page.getByRole('menuitem', { name: 'Delete' }).click()
-  await expect(page.getByRole('link', { name: 'Reading-room tea' })).toBeHidden()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('link', { name: 'Reading-room tea' })).toBeVisible()
-})
-
 test('a tip that is taken out of the drawer is missed, and a stand-in takes its place', async ({ page }) => {
   await page.goto('/drawer')
   const fewer = page.getByRole('button', { name: 'One leaf V 7 mm, 2.4 high fewer' })
@@ -145,21 +136,6 @@ test('a tip that is taken out of the drawer is missed, and a stand-in takes its 
   await expect(page.getByText('The drawer has no leaf V 7 mm')).toBeHidden()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('The drawer has no leaf V 7 mm')).toBeVisible()
-})
-
-test('two people: the second is asked before anything is overwritten', async ({ page, request }) => {
-  await page.goto('/orders/allotment/brief')
-  await expect(page.getByLabel('What it is for')).toHaveValue('Allotment prize-giving')
-  const seen = await (await request.get('/api/orders/allotment')).json()
-  await request.put('/api/orders/allotment', {
-    headers: { 'If-Match': `"${seen.version}"` },
-    data: { ...seen.order, customer: 'Somebody else' },
-  })
-  await page.getByLabel('What it is for').fill('Prize-giving in the hall')
-  await expect(page.getByRole('dialog')).toContainText('Somebody else has changed this order')
-  await page.getByRole('button', { name: 'Theirs, drop my last changes' }).click()
-  await expect(page.getByLabel('Who it is for')).toHaveValue('Somebody else')
-  await expect(page.getByLabel('What it is for')).toHaveValue('Allotment prize-giving')
 })
 
 test('a flower of the catalogue is copied, changed in the studio, undone, and kept', async ({ page }) => {
@@ -194,7 +170,7 @@ test('weighing some narrows the band and changes every plan', async ({ page }) =
   await page.getByRole('button', { name: 'Weigh some' }).click()
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('Type what the scale says.')).toBeVisible()
-  await page.getByLabel('All together, g').fill('66')
+  await page.getByLabel('All together').fill('66')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('weighed 1 time: give or take 13 %')).toBeVisible()
   await page.keyboard.press('Escape')

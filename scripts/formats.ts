@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { z } from 'zod'
+import { backupFileSchema } from '#core/files/backupFile'
 import { bakeryFileSchema } from '#core/files/bakeryFile'
 import { flowerFileSchema } from '#core/files/flowerFile'
 import { orderFileSchema } from '#core/files/orderFile'
@@ -10,6 +11,7 @@ const formats = {
   'order-file': orderFileSchema,
   'bakery-file': bakeryFileSchema,
   'flower-file': flowerFileSchema,
+  'backup-file': backupFileSchema,
   plan: planSchema,
 }
 const folder = new URL('../docs/formats/', import.meta.url)

@@ -56,7 +56,9 @@ const DAY_MS = 86_400_000
 /** Days (a multiple of 7) that put the earliest of the dates after today; 0 if it is already. */
 function weeksAhead(dates: readonly string[], today: Date): number {
   const earliest = Math.min(...dates.map((d) => Date.parse(`${d}Z`)))
-  const behind = (today.getTime() - earliest) / DAY_MS
+  // orders are written as the clock on the wall shows, so today is taken as it shows too
+  const now = today.getTime() - today.getTimezoneOffset() * 60_000
+  const behind = (now - earliest) / DAY_MS
   return behind < 0 ? 0 : 7 * Math.ceil((behind + 1) / 7)
 }
 

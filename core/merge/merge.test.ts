@@ -124,7 +124,7 @@ describe('changes in words', () => {
   const names = new Map([['rose', 'Classic rose']])
   const nameOf = (id: string) => names.get(id)
   it('name things as the person does', () => {
-    expect(placeWords(['pieces', 'a', 'count'], [base], nameOf)).toEqual(['Pieces', 'Cupcakes', 'Count'])
+    expect(placeWords(['pieces', 'a', 'count'], [base], nameOf)).toEqual(['Pieces', 'Cupcakes', 'How many'])
     const placed = { pieces: [{ id: 'a', name: 'Cupcakes', flowers: [{ id: 'f1', flowerId: 'rose' }] }] }
     expect(placeWords(['pieces', 'a', 'flowers', 'f1', 'sizeMm'], [placed], nameOf)).toEqual([
       'Pieces',

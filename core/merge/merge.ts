@@ -14,7 +14,7 @@ export type Side = 'mine' | 'theirs'
 
 export interface Merged<T> {
   document: T
-  /** What each side alone has changed: both are in the document. */
+  /** What each side alone has changed: both are kept. */
   mine: Change[]
   theirs: Change[]
   /** Where somebody has to choose. */

@@ -1,13 +1,17 @@
 import { isFields, isThings, type Path } from './shape.ts'
 
-/** Fields whose name in the code is not what a person would call them. */
+/** Fields that screens call otherwise than the code does. */
 const fieldWords: Record<string, string> = {
-  collectAt: 'Due',
-  boxMm: 'Box',
-  avoid: 'Must not contain',
+  title: 'What it is for',
+  customer: 'Who it is for',
+  collectAt: 'Ready by',
+  travel: 'How it travels',
+  count: 'How many',
+  boxMm: 'The box leaves above each piece',
+  avoid: 'Must not be in it',
   icingKindId: 'Icing kind',
-  safety: 'How surely it must last',
-  practicePerFlower: 'Practice flowers',
+  safety: 'How sure each colour must last',
+  practicePerFlower: 'Practice flowers of each kind',
   mixing: 'Way of mixing',
   bagPins: 'What is settled about bags',
   arrangement: 'Chosen bags',

@@ -63,6 +63,9 @@ export const problemHandler: ErrorRequestHandler = (error, req, res, next) => {
   sendProblem(res, problem)
 }
 
+/** Nobody mends more than so many at a time; the detail says how many there are. */
+const MOST_FAULTS = 100
+
 /** Answers with a problem document. */
 export function sendProblem(res: Response, problem: ProblemError): void {
   const body: Problem = {
@@ -72,7 +75,11 @@ export function sendProblem(res: Response, problem: ProblemError): void {
     status: problem.status,
     detail: problem.message,
     ...(problem.faults.length > 0
-      ? { errors: problem.faults.map((f) => ({ pointer: toPointer(f.path), detail: f.message })) }
+      ? {
+          errors: problem.faults
+            .slice(0, MOST_FAULTS)
+            .map((f) => ({ pointer: toPointer(f.path), detail: f.message })),
+        }
       : {}),
   }
   if (problem.retryAfterS !== null) res.setHeader('Retry-After', String(problem.retryAfterS))

@@ -3,6 +3,7 @@ import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
 import type { Endpoint } from '#contract/endpoint'
 import { idSchema } from '#core/model/common'
+import { textFaults } from '#core/model/text'
 import { bodyOf } from './body.ts'
 import { databaseAway, invalid, notFound, ProblemError } from './problems.ts'
 
@@ -82,6 +83,8 @@ function idParam(req: Request, name: string): string {
 }
 
 function queryOf(req: Request, schema: z.ZodType): unknown {
+  const unstorable = textFaults(req.query)
+  if (unstorable.length > 0) throw invalid(unstorable)
   const parsed = schema.safeParse(req.query)
   if (parsed.success) return parsed.data
   throw invalid(

@@ -22,7 +22,7 @@ const UNFINISHED = 'data.new-'
 /** Makes the state folder, and says so in words where that cannot be. */
 export function prepareFolder(folder: string): void {
   try {
-    mkdirSync(folder, { recursive: true })
+    makeFolders(folder)
     accessSync(folder, constants.W_OK | constants.X_OK)
   } catch (error) {
     throw new StartError(
@@ -30,6 +30,18 @@ export function prepareFolder(folder: string): void {
     )
   }
   if (serviceUser()) refuseClosedParents(folder)
+}
+
+/** One after another: where the system answers "not there" for good, as below /proc, a recursive mkdir never ends. */
+function makeFolders(folder: string): void {
+  if (existsSync(folder)) return
+  makeFolders(dirname(folder))
+  try {
+    mkdirSync(folder)
+  } catch (error) {
+    // two may make it at the same moment
+    if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error
+  }
 }
 
 /** The service user must be able to walk down to the data folder. */

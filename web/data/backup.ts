@@ -1,6 +1,7 @@
 import useSWR, { mutate } from 'swr'
 import type { BackupPreview } from '#contract/backup'
 import { api } from './api.ts'
+import { everythingAgain } from './everything.ts'
 
 const AGE = '/backup/age'
 const DAY_MS = 86_400_000
@@ -29,5 +30,5 @@ export const previewBackup = (file: Blob) => api<BackupPreview>('/backup/preview
 /** Puts the file in the place of everything that is here; everything on screen is read again. */
 export async function restoreBackup(file: Blob, state: string): Promise<void> {
   await api(`/backup/restore?state=${state}`, asFile(file))
-  await mutate(() => true)
+  await everythingAgain()
 }

@@ -171,6 +171,10 @@ describe('a document edited in two places', () => {
     expect(server.saves).toEqual([])
     expect(sync.state.kind).toBe('saved')
     expect(draftNames().size).toBe(0)
+    // and goes on with the next edit
+    sync.set({ title: 'After', count: 9 })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored.document.title).toBe('After')
   })
 
   it('takes in what the other saved while nothing is waiting here, and not otherwise', async () => {

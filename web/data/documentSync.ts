@@ -138,7 +138,12 @@ export class DocumentSync<T> {
   async flush(): Promise<void> {
     clearTimeout(this.#timer)
     this.#timer = undefined
-    if (!this.#sending && this.#state.kind !== 'conflict') this.#sending = this.#send()
+    if (!this.#sending && this.#state.kind !== 'conflict') {
+      const work = this.#send().finally(() => {
+        this.#sending = null
+      })
+      this.#sending = work
+    }
     await this.#sending
   }
 
@@ -157,15 +162,11 @@ export class DocumentSync<T> {
         this.#base = { document: sending, version }
         this.#onSaved(this.#base)
       } catch (error) {
-        if (!(await this.#overcome(error, sending))) {
-          this.#sending = null
-          return
-        }
+        if (!(await this.#overcome(error, sending))) return
       }
     }
     this.#base = { ...this.#base, document: this.#wanted }
     forgetDraft(this.#name)
-    this.#sending = null
     this.#become({ kind: 'saved' })
   }
 

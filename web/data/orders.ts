@@ -1,4 +1,4 @@
-import { mutate } from 'swr'
+import { useEffect } from 'react'
 import useSWRInfinite from 'swr/infinite'
 import type { ImportedOrder, OrderList, StoredOrder } from '#contract/orders'
 import { api } from './api.ts'
@@ -25,10 +25,17 @@ export function useOrders(shown: OrdersShown, today: string, search: string) {
     const after = before?.next ? `&after=${encodeURIComponent(before.next)}` : ''
     return `${KEY}?${question}${after}`
   }
-  const { data, error, isLoading, size, setSize } = useSWRInfinite<OrderList, Error>(keyOf, api, {
+  const { data, error, isLoading, size, setSize, mutate } = useSWRInfinite<OrderList, Error>(keyOf, api, {
     keepPreviousData: true,
     revalidateFirstPage: true,
   })
+  useEffect(() => {
+    const again = () => mutate()
+    shownLists.add(again)
+    return () => {
+      shownLists.delete(again)
+    }
+  }, [mutate])
   return {
     orders: data?.flatMap((page) => page.orders),
     total: data?.[0]?.total ?? 0,
@@ -38,9 +45,11 @@ export function useOrders(shown: OrdersShown, today: string, search: string) {
   }
 }
 
-/** Everything that lists orders asks again. */
-export const reloadOrders = () =>
-  mutate((key) => typeof key === 'string' && (key.startsWith(`${KEY}?`) || key.startsWith(`$inf$${KEY}?`)))
+/** Every list of orders on screen. */
+const shownLists = new Set<() => Promise<unknown>>()
+
+/** Every list of orders on screen asks again. */
+export const reloadOrders = () => Promise.all([...shownLists].map((again) => again()))
 
 async function andReload<T>(call: Promise<T>): Promise<T> {
   const answer = await call

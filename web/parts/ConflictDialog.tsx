@@ -56,11 +56,11 @@ export function ConflictDialog<T>(props: {
           <Button onClick={() => settle(theirs.document)}>Only theirs</Button>
           <Button onClick={() => settle(mine)}>Only mine</Button>
         </Group>
-        <Button variant="filled" disabled={left > 0} onClick={() => settle(both())}>
+        <Button variant="filled" disabled={left > 0} onClick={() => settle(both())} data-autofocus>
           {left > 0 ? `Choose ${left} more` : 'Keep both'}
         </Button>
       </Group>
-      <p className="quiet">Whatever you choose can be undone.</p>
+      <p className={`${css.after} quiet`}>Whatever you choose can be undone.</p>
     </Modal>
   )
 }

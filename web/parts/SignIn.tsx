@@ -1,7 +1,7 @@
 import { Button, Modal, PasswordInput } from '@mantine/core'
 import { useState } from 'react'
-import { mutate } from 'swr'
 import { api } from '../data/api.ts'
+import { everythingAgain } from '../data/everything.ts'
 import { passphraseGiven, usePassphraseNeeded } from '../data/session.ts'
 
 /** Asks for the passphrase over whatever is on screen, which stays as it is; a cookie remembers it on this device. */
@@ -18,7 +18,7 @@ export function SignIn() {
       setPhrase('')
       setError(null)
       passphraseGiven()
-      await mutate(() => true)
+      await everythingAgain()
     } catch (refused) {
       setError((refused as Error).message)
     } finally {

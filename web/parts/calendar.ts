@@ -2,8 +2,8 @@ import dayjs from 'dayjs'
 import utc from 'dayjs/plugin/utc'
 import { useMemo } from 'react'
 import type { Settings } from '#core/model/workshop'
-import { dayAfter, daysBetween, localMoment } from '#core/time'
 import { useWorkshop } from '../data/workshop.ts'
+import { dayAfter, daysBetween, localMoment } from './time.ts'
 
 dayjs.extend(utc)
 

@@ -1,12 +1,12 @@
 import { Button, Group, Modal } from '@mantine/core'
 import { useState } from 'react'
 import type { DeletedKind, DeletedThing } from '#contract/deleted'
-import { localMoment } from '#core/time'
 import { purgeDeleted, reloadDeleted, restoreDeleted, useDeleted } from '../../data/deleted.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { localMoment } from '../../parts/time.ts'
 import css from './Deleted.module.css'
 
 const titles: Record<DeletedKind, string> = {

@@ -20,10 +20,10 @@ import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
-import { ImportNotes } from '../../parts/ImportNotes.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
+import { showNotes } from '../../parts/showNotes.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { NewOrder } from './NewOrder.tsx'
 import css from './Orders.module.css'
@@ -36,7 +36,6 @@ export function Orders() {
   const { orders, total, more, error, isLoading } = useOrders(shown, today(), search)
   const [making, setMaking] = useState(false)
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
-  const [notes, setNotes] = useState<string[]>([])
   const { dayHeading } = useCalendar()
   const navigate = useNavigate()
 
@@ -46,7 +45,7 @@ export function Orders() {
       const { order, notes } = await importOrder(await file.text())
       tell(`“${order.title}” is in.`)
       navigate(`/orders/${order.id}/brief`)
-      setNotes(notes)
+      showNotes(notes)
     } catch (error) {
       if (error instanceof ApiError) setRefused({ file: file.name, problem: error.problem })
       else tell((error as Error).message)
@@ -128,7 +127,6 @@ export function Orders() {
       )}
       <NewOrder opened={making} close={() => setMaking(false)} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
-      <ImportNotes notes={notes} close={() => setNotes([])} />
     </>
   )
 }

@@ -1,0 +1,99 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { starterWorkshop } from '#core/catalogue/starter'
+import type { Order } from '#core/model/order'
+import { newOrder } from '#core/orders/new'
+import { planOrder, type UnplannableOrderError } from '#core/plan/index'
+import { MOST_LAYERS } from '#core/plan/limits'
+import { hostileOrders } from '../testing/hostile.ts'
+import { type PlanPool, planPool } from './pool.ts'
+
+let pool: PlanPool
+beforeAll(async () => {
+  pool = planPool()
+  await pool.plan({
+    order: newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar'),
+    workshop: starterWorkshop,
+  })
+})
+afterAll(() => pool.close())
+
+describe('plans on threads of their own', () => {
+  it('are refused in words when they take too long, and the server goes on meanwhile', async () => {
+    let longest = 0
+    let last = performance.now()
+    const watch = setInterval(() => {
+      longest = Math.max(longest, performance.now() - last)
+      last = performance.now()
+    }, 5)
+    const answers: string[] = []
+    for (const { order, workshop } of hostileOrders()) {
+      const text = await pool.plan({ order, workshop }).catch((error: Error) => error.message)
+      answers.push(text.slice(0, 60))
+      expect(text.length).toBeLessThan(8_000_001)
+    }
+    clearInterval(watch)
+    expect(answers.length).toBe(20)
+    // some are planned and some refused, none fails
+    expect(answers.some((a) => a.startsWith('{'))).toBe(true)
+    for (const answer of answers) expect(answer).toMatch(/^\{|^Its plan|^The flowers of this order/)
+    // the thread that answers requests was never busy for long
+    expect(longest).toBeLessThan(400)
+  })
+
+  it('go on after one was ended', async () => {
+    const tea = newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar')
+    const plan = JSON.parse(await pool.plan({ order: tea, workshop: starterWorkshop }))
+    expect(plan.orderId).toBe('a')
+    expect(await pool.table({ order: tea, workshop: starterWorkshop, table: 'bags' })).toBe('\r\n')
+  })
+
+  it('ask to come back when too many wait', async () => {
+    const { order, workshop } = hostileOrders()[1]!
+    const all = await Promise.allSettled(Array.from({ length: 60 }, () => pool.plan({ order, workshop })))
+    const why = all.flatMap((a) =>
+      a.status === 'rejected' ? [a.reason as { status: number; retryAfterS: number }] : [],
+    )
+    expect(why.length).toBeGreaterThan(20)
+    for (const { status, retryAfterS } of why) expect([status, retryAfterS]).toEqual([503, 2])
+  })
+})
+
+describe('the size of an order', () => {
+  const layered = (layersWanted: number): Order => {
+    const rose = starterWorkshop.flowers.find((f) => f.id === 'rose')!
+    const placed = (i: number) => ({
+      id: `f${i}`,
+      flowerId: 'rose',
+      placement: { kind: 'each' as const, perPiece: 1 },
+      sizeMm: null,
+      colours: {},
+      tips: {},
+    })
+    const flowers = Math.ceil(layersWanted / rose.layers.length)
+    return {
+      ...newOrder('a', 'Many', '2026-12-01T10:00', 'butter-sugar'),
+      pieces: Array.from({ length: Math.ceil(flowers / 40) }, (_, p) => ({
+        id: `p${p}`,
+        name: `Piece ${p}`,
+        count: 5000,
+        shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
+        icingKindId: null,
+        crumbCoat: null,
+        coat: null,
+        filling: null,
+        flowers: Array.from({ length: Math.min(40, flowers - 40 * p) }, (_, i) => placed(i)),
+      })),
+    }
+  }
+  it('is judged by its layers, not by how many equal cupcakes there are', () => {
+    expect(planOrder(layered(60), starterWorkshop).totals.flowers).toBe(50_000)
+    try {
+      planOrder(layered(MOST_LAYERS + 6), starterWorkshop)
+      expect.unreachable()
+    } catch (error) {
+      const { faults } = error as UnplannableOrderError
+      expect(faults[0]!.path).toEqual(['pieces', 0, 'flowers'])
+      expect(faults[0]!.message).toMatch(/4,0\d\d layers to pipe; one plan takes 4,000/)
+    }
+  })
+})
