@@ -20,6 +20,12 @@ export interface Measured extends Named {
   measure(): number
 }
 
+/** Something measured on a server, which takes its time; compared with a baseline where there is one. */
+export interface ServedBenchmark extends Named {
+  unit: 'ms' | 'starts'
+  measure(): Promise<{ value: number; baseline: number | null }>
+}
+
 export type Benchmark = Timed | Measured
 
 /** Median milliseconds of `work` over `rounds`, after warming up. */

@@ -1,34 +1,56 @@
 import { bagBenchmarks } from './bags.ts'
-import { type Benchmark, medianMs } from './benchmark.ts'
+import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 import { colourBenchmarks } from './colour.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
+import { serverBenchmarks } from './server.ts'
 import { solidBenchmarks } from './solid.ts'
+import { startsBenchmark } from './starts.ts'
 
-/** `npm run bench`: a table; with `-- --json`, one JSON line a benchmark. */
-const all: Benchmark[] = [
+/**
+ * `npm run bench [-- NAME…]`: a table; with `--json`, one JSON line a benchmark. `starts` kills 200 servers, takes
+ * twenty minutes, and runs only when it is named.
+ */
+const args = process.argv.slice(2)
+const asJson = args.includes('--json')
+const names = args.filter((a) => !a.startsWith('--'))
+const wanted = ({ id }: { id: string }) => names.length === 0 || names.includes(id)
+
+const quick: Benchmark[] = [
   ...planBenchmarks,
   ...bagBenchmarks(demo.order, workshop),
   ...colourBenchmarks,
   ...solidBenchmarks,
+].filter(wanted)
+const served: ServedBenchmark[] = [
+  ...serverBenchmarks.filter(wanted),
+  ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
-const asJson = process.argv.includes('--json')
 
 const round = (value: number) => Math.round(value * 1000) / 1000
-const rows = all.map((b) => {
-  if (b.unit === 'percent')
-    return { id: b.id, value: round(b.measure()), unit: b.unit, baseline: 0, ratio: null }
-  const value = medianMs(() => b.run(), b.rounds)
-  const baseline = medianMs(() => b.baseline())
-  return {
-    id: b.id,
-    value: round(value),
-    unit: b.unit,
-    baseline: round(baseline),
-    ratio: round(value / baseline),
-  }
+const row = (b: { id: string; unit: string }, value: number, baseline: number | null) => ({
+  id: b.id,
+  value: round(value),
+  unit: b.unit,
+  baseline: baseline === null ? null : round(baseline),
+  ratio: baseline ? round(value / baseline) : null,
 })
-if (asJson) for (const row of rows) console.log(JSON.stringify(row))
-else {
-  console.table(Object.fromEntries(rows.map(({ id, ...row }) => [id, row])))
-  for (const b of all) console.log(`${b.id}: ${b.what}; baseline: ${b.against}`)
+
+const rows = quick.map((b) =>
+  b.unit === 'percent'
+    ? row(b, b.measure(), 0)
+    : row(
+        b,
+        medianMs(() => b.run(), b.rounds),
+        medianMs(() => b.baseline()),
+      ),
+)
+for (const b of served) {
+  const { value, baseline } = await b.measure()
+  rows.push(row(b, value, baseline))
 }
+if (asJson) for (const one of rows) console.log(JSON.stringify(one))
+else {
+  console.table(Object.fromEntries(rows.map(({ id, ...one }) => [id, one])))
+  for (const b of [...quick, ...served]) console.log(`${b.id}: ${b.what}; baseline: ${b.against}`)
+}
+process.exit(0)

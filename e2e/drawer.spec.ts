@@ -34,7 +34,7 @@ test('a bottle of our own is dabbed in icing and becomes known', async ({ page }
   await bottle.getByRole('button', { name: 'Keep the dab' }).click()
   await expect(bottle).toContainText('known by one dab')
   await expect(bottle).toContainText('The fit misses your dabs by')
-  await bottle.getByRole('button', { name: 'Take the bottle out' }).click()
+  await bottle.getByRole('button', { name: 'Delete the bottle' }).click()
   await expect(bottle).toHaveCount(0)
 })
 

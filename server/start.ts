@@ -42,6 +42,11 @@ function goOn(): void {
 async function main(): Promise<void> {
   const config = readConfig(process.env, process.argv.slice(2), root)
   const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
+  const plans = planPool()
+  up.push(() => plans.close())
+  // loads while the database comes up
+  const planning = plans.ready()
+  planning.catch(() => undefined)
   let url = config.databaseUrl
   if (!url) {
     const cluster = await startCluster(join(config.stateFolder, 'postgres'))
@@ -56,8 +61,7 @@ async function main(): Promise<void> {
   up.push(() => orm.close(true))
   const watch = new DatabaseWatch(url)
   up.push(() => watch.close())
-  const plans = planPool()
-  up.push(() => plans.close())
+  await planning
   goOn()
   const app = createApp({ ...config, databaseUrl: url, orm, watch, plans, logger })
   up.push(await listen(app, config.host, config.port))

@@ -8,6 +8,24 @@ import type { Workshop } from '../model/workshop.ts'
  */
 export const MOST_LAYERS = 4000
 
+/** Layers and strokes up to which a plan takes a fraction of a second on any machine; the demo order has a fifth. */
+const MODEST_LAYERS = 400
+const MODEST_STROKES = 6000
+
+/** Whether an order is of a size that bakeries plan every day: only others are worth watching while they are planned. */
+export function isModest(order: Order, workshop: Workshop): boolean {
+  const flowers = new Map(workshop.flowers.map((f) => [f.id, f]))
+  let layers = 0
+  let strokes = 0
+  for (const piece of order.pieces)
+    for (const placed of piece.flowers)
+      for (const layer of flowers.get(placed.flowerId)?.layers ?? []) {
+        layers += 1
+        strokes += layer.count
+      }
+  return layers <= MODEST_LAYERS && strokes <= MODEST_STROKES
+}
+
 /** Why an order is more than one plan can take; empty when it is not. Points at the piece with the most layers. */
 export function sizeFaults(order: Order, workshop: Workshop): Fault[] {
   const layers = new Map(workshop.flowers.map((f) => [f.id, f.layers.length]))

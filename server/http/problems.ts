@@ -107,7 +107,7 @@ const unexpected = new ProblemError(
 const AWAY_CODES =
   /^(08\w{3}|57P0[1-3]|53300|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EHOSTUNREACH)$/
 const AWAY_WORDS =
-  /Connection terminated|Query read timeout|timeout exceeded when trying to connect|acquiring a connection|Knex: Timeout|not queryable|Connection ended/i
+  /Connection terminated|Query read timeout|timeout exceeded when trying to connect|timeout expired|acquiring a connection|Knex: Timeout|not queryable|Connection ended/i
 
 /** Whether an error, or one that caused it, means that the database could not be reached. */
 export function isAway(error: unknown): boolean {

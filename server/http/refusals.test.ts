@@ -108,6 +108,17 @@ describe('requests that cannot be right are refused as such, never as a failure 
     )
     expect(made.map((m) => m.status)).toEqual(Array(8).fill(200))
     expect(new Set(made.map((m) => m.body.order.id)).size).toBe(8)
+    // with a recipe that none of them finds there
+    const rose = (await server.api.get('/api/flowers/rose/file')).body.flower
+    const own = { ...rose, id: 'twice-rose', source: 'own' }
+    const placed = { id: 'f', flowerId: own.id, placement: { kind: 'each', perPiece: 1 } }
+    const shape = { kind: 'cookie', diameterMm: 70 }
+    const pieces = [{ id: 'p', name: 'Cookies', count: 2, shape, flowers: [placed] }]
+    const withRecipe = { ...file, order: { ...file.order, pieces }, flowers: [own] }
+    const more = await Promise.all(
+      Array.from({ length: 4 }, () => server.api.post('/api/orders/import').send(withRecipe)),
+    )
+    expect(more.map((m) => [m.status, m.body.notes])).toEqual(Array(4).fill([200, []]))
     const tip = () => server.api.put('/api/tips/round-3').set('If-Match', '"0"').send({ owned: 2, stamp: '' })
     const saved = await Promise.all([tip(), tip(), tip()])
     expect(saved.map((s) => s.status).sort()).toEqual([200, 412, 412])

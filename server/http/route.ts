@@ -1,3 +1,4 @@
+import { UniqueConstraintViolationException } from '@mikro-orm/core'
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
@@ -49,8 +50,11 @@ export function route<
     const query = (endpoint.query ? queryOf(req, endpoint.query) : undefined) as Given<Q>
     const call = (em: EntityManager) =>
       handler({ em, body, query, version, param: (name) => idParam(req, name), req, res })
-    const em = orm.em.fork()
-    const work = transaction ? em.transactional((inside) => call(inside as EntityManager)) : call(em)
+    const once = () => {
+      const em = orm.em.fork()
+      return transaction ? em.transactional((inside) => call(inside as EntityManager)) : call(em)
+    }
+    const work = endpoint.versioned ? once() : insisting(once)
     const answer = await within(work, deadlineMs)
     if (res.headersSent) return
     if (answer === undefined) res.status(204).end()
@@ -60,6 +64,18 @@ export function route<
       res.json(answer)
     }
   })
+}
+
+const TRIES = 3
+
+/** Two that make something at the same moment: the second finds what the first has made, and looks again. */
+async function insisting<T>(work: () => Promise<T>): Promise<T> {
+  for (let left = TRIES; ; left--)
+    try {
+      return await work()
+    } catch (error) {
+      if (left <= 1 || !(error instanceof UniqueConstraintViolationException)) throw error
+    }
 }
 
 async function within<T>(work: Promise<T>, ms: number): Promise<T> {

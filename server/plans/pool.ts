@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { isModest } from '#core/plan/limits'
 import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
 import type { PlanAnswer, PlanTask } from './worker.ts'
@@ -25,6 +26,8 @@ export interface PlanPool {
 
 /** A plan takes tens of milliseconds; an order that takes this long is not one a bakery could pipe. */
 const WORK_MS = 1500
+/** An order of an everyday size is not refused because the machine is busy with something else. */
+const MODEST_WORK_MS = 4000
 /** Longest that an order waits for a thread. */
 const WAIT_MS = 2500
 const MOST_WAITING = 24
@@ -41,17 +44,26 @@ export function planPool(): PlanPool {
     idleTimeout: 60_000,
   })
 
+  let loaded: Promise<void> | null = null
+  /** A thread that is still loading is not one that is busy. */
+  const ready = () => {
+    loaded ??= pool.run(undefined as never, { name: 'warm' }).then(() => undefined)
+    return loaded
+  }
+
   async function run(task: Omit<PlanTask, 'begun'>): Promise<string> {
+    await ready()
     if (pool.queueSize >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
-    const watch = watched(begun)
+    const workMs = isModest(task.order, task.workshop) ? MODEST_WORK_MS : WORK_MS
+    const watch = watched(begun, workMs)
     try {
       const answer = await pool.run({ ...task, begun }, { signal: watch.signal })
       if ('text' in answer) return answer.text
       if ('faults' in answer) throw invalid(answer.faults)
       throw tooMuch(`Its plan would be ${Math.round(answer.tooLarge / 1e6)} million characters long.`)
     } catch (error) {
-      if (watch.overdue === 'working') throw tooMuch(`Its plan was not done after ${WORK_MS / 1000} seconds.`)
+      if (watch.overdue === 'working') throw tooMuch(`Its plan was not done after ${workMs / 1000} seconds.`)
       if (watch.overdue === 'waiting') throw busy()
       throw error
     } finally {
@@ -62,15 +74,13 @@ export function planPool(): PlanPool {
   return {
     plan: (about) => run({ ...about, table: null }),
     table: ({ table, ...about }) => run({ ...about, table }),
-    ready: async () => {
-      while (pool.threads.length === 0) await new Promise((resolve) => setTimeout(resolve, LOOK_MS))
-    },
+    ready,
     close: () => pool.destroy(),
   }
 }
 
 /** Ends a task that works or waits for too long. */
-function watched(begun: SharedArrayBuffer) {
+function watched(begun: SharedArrayBuffer, workMs: number) {
   const ending = new AbortController()
   const flag = new Int32Array(begun)
   const asked = performance.now()
@@ -83,7 +93,7 @@ function watched(begun: SharedArrayBuffer) {
   const timer = setInterval(() => {
     const now = performance.now()
     if (began === 0 && Atomics.load(flag, 0) === 1) began = now
-    if (began > 0 && now - began > WORK_MS) watch.overdue = 'working'
+    if (began > 0 && now - began > workMs) watch.overdue = 'working'
     else if (began === 0 && now - asked > WAIT_MS) watch.overdue = 'waiting'
     if (watch.overdue) ending.abort()
   }, LOOK_MS)

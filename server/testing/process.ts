@@ -50,7 +50,8 @@ export async function stopKanten({ child, ended }: Running): Promise<void> {
   await ended
 }
 
-function freePort(): Promise<number> {
+/** A port that nobody listens on just now. */
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer()
     probe.once('error', reject)

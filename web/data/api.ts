@@ -15,6 +15,9 @@ export class OfflineError extends Error {
   }
 }
 
+/** What browsers send for a page that is gone: 64 kB, and letters may take more than one. */
+const MOST_KEPT_ALIVE = 30_000
+
 interface Call {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   body?: unknown
@@ -32,13 +35,16 @@ export async function api<T>(path: string, { method = 'GET', body, file, version
   if (body !== undefined) headers['Content-Type'] = 'application/json'
   if (file) headers['Content-Type'] = 'application/octet-stream'
   if (version !== undefined) headers['If-Match'] = `"${version}"`
+  const text = body === undefined || typeof body === 'string' ? body : JSON.stringify(body)
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers,
+      // a change that is sent while the page is left still arrives
+      keepalive: method === 'PUT' && (text?.length ?? 0) < MOST_KEPT_ALIVE,
       ...(file ? { body: file } : {}),
-      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(text === undefined ? {} : { body: text }),
     })
   } catch {
     throw new OfflineError()

@@ -2,7 +2,7 @@ import { mutate } from 'swr'
 import type { StoredWorkshop } from '#contract/workshop'
 import { api } from './api.ts'
 import { type Conflict, DocumentSync, type SaveState } from './documentSync.ts'
-import { findDraft } from './drafts.ts'
+import { draftNames, findDraft } from './drafts.ts'
 import { type DocumentKind, type WorkshopDocuments, workshopDocuments } from './workshopDocuments.ts'
 
 export const WORKSHOP_KEY = '/workshop'
@@ -37,9 +37,21 @@ export const editsGeneration = (): number => generation
 /** Takes in the workshop as the server has it: documents that nobody is changing here follow it. */
 export function takeIn(stored: StoredWorkshop): void {
   if (stored === known) return
+  if (!known) goOn(stored)
   known = stored
   for (const entry of open.values()) follow(entry, stored)
 }
+
+/** What an earlier visit could not send any more is sent now, whether anybody opens it again or not. */
+function goOn(stored: StoredWorkshop): void {
+  for (const name of draftNames()) {
+    const [kind = '', id = ''] = name.split('/')
+    if (!isKind(kind) || !workshopDocuments[kind].find(stored, id)) continue
+    documentSync(kind, id, stored)
+  }
+}
+
+const isKind = (kind: string): kind is DocumentKind => Object.hasOwn(workshopDocuments, kind)
 
 function follow<K extends DocumentKind>({ kind, id, sync }: Open<K>, stored: StoredWorkshop): void {
   const definition = workshopDocuments[kind]
@@ -145,6 +157,12 @@ function conflictOf({ kind, id, sync }: Open, conflict: Conflict<unknown>): Open
     settle: (document) => (sync as unknown as DocumentSync<unknown>).resolve(document),
   }
 }
+
+// a page that is left or put away sends what is waiting at once
+if (typeof document !== 'undefined')
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') void flushEdits()
+  })
 
 /** Sends everything that is waiting, now. */
 export async function flushEdits(): Promise<void> {

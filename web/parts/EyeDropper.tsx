@@ -3,12 +3,12 @@ import { useEyeDropper } from '@mantine/hooks'
 import { IconColorPicker } from '@tabler/icons-react'
 
 /** Picks a colour from anywhere on the screen, in browsers that can. */
-export function EyeDropper(props: { label: string; picked: (hex: string) => void }) {
+export function EyeDropper(props: { picked: (hex: string) => void }) {
   const { supported, open } = useEyeDropper()
   if (!supported) return null
   return (
     <ActionIcon
-      aria-label={`From the screen: ${props.label}`}
+      aria-label="Take a colour from the screen"
       onClick={() => {
         // given up with Escape: nothing was picked
         open().then(

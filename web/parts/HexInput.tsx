@@ -57,7 +57,7 @@ export function HexInput(props: {
           <Popover.Target>
             <UnstyledButton
               className={css.swatch}
-              aria-label={`Pick: ${label}`}
+              aria-label="Open the colour picker"
               style={{ background: readHex(typed) ?? value }}
             />
           </Popover.Target>
@@ -76,7 +76,7 @@ export function HexInput(props: {
           </Popover.Dropdown>
         </Popover>
       }
-      rightSection={<EyeDropper label={label} picked={accept} />}
+      rightSection={<EyeDropper picked={accept} />}
     />
   )
 }

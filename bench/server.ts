@@ -1,0 +1,149 @@
+import { planPool } from '../server/plans/pool.ts'
+import { type Hostile, hostileOrders } from '../server/testing/hostile.ts'
+import type { ServedBenchmark } from './benchmark.ts'
+import { fetched, fill, medianAsyncMs, type Served, withServer } from './served.ts'
+
+const ROUNDS = 60
+const ORDERS = 10_000
+
+const json = { 'Content-Type': 'application/json' }
+
+async function list({ kanten, bare, sql }: Served) {
+  await fill(sql, ORDERS)
+  return {
+    value: await medianAsyncMs(() => fetched(`${kanten}/orders`), ROUNDS),
+    baseline: await medianAsyncMs(() => fetched(`${bare}/orders`), ROUNDS),
+  }
+}
+
+async function put({ kanten, bare }: Served) {
+  const { order } = JSON.parse(await fetched(`${kanten}/orders/observatory`))
+  let { version } = JSON.parse(await fetched(`${kanten}/orders/observatory`))
+  const body = JSON.stringify(order)
+  const value = await medianAsyncMs(async () => {
+    const answer = await fetched(`${kanten}/orders/observatory`, {
+      method: 'PUT',
+      headers: { ...json, 'If-Match': `"${version}"` },
+      body,
+    })
+    version = JSON.parse(answer).version
+  }, ROUNDS)
+  const baseline = await medianAsyncMs(
+    () => fetched(`${bare}/orders/allotment`, { method: 'PUT', headers: json, body }),
+    ROUNDS,
+  )
+  return { value, baseline }
+}
+
+async function get({ kanten, bare }: Served) {
+  return {
+    value: await medianAsyncMs(() => fetched(`${kanten}/orders/observatory`), ROUNDS),
+    baseline: await medianAsyncMs(() => fetched(`${bare}/orders/observatory`), ROUNDS),
+  }
+}
+
+/** Slowest of the hostile plans, or of the refusals. */
+async function planHostile(): Promise<{ value: number; baseline: null }> {
+  const pool = planPool()
+  await pool.ready()
+  let slowest = 0
+  for (const { order, workshop } of hostileOrders()) {
+    const from = performance.now()
+    await pool.plan({ order, workshop }).catch(() => undefined)
+    slowest = Math.max(slowest, performance.now() - from)
+  }
+  await pool.close()
+  return { value: slowest, baseline: null }
+}
+
+const LOAD_MS = 12_000
+
+/** Slowest answer of /api/health while hostile plans, long lists, large saves and broken bodies come all at once. */
+async function healthUnderLoad({ kanten, sql }: Served) {
+  await fill(sql, ORDERS)
+  const hostile = hostileOrders()
+  const ids = await Promise.all(hostile.slice(4).map((one, i) => take(kanten, one, i)))
+  const large = JSON.stringify({ ...hostile[3]!.order, id: 'observatory' })
+  const until = performance.now() + LOAD_MS
+  const quiet = (url: string, init?: RequestInit) =>
+    fetch(url, init)
+      .then((r) => r.arrayBuffer())
+      .catch(() => undefined)
+  const keepOn = async (act: (n: number) => Promise<unknown>) => {
+    for (let n = 0; performance.now() < until; n++) await act(n)
+  }
+  const put = { method: 'PUT', headers: { ...json, 'If-Match': '"1"' } }
+  const load = [
+    ...Array.from({ length: 8 }, (_, k) =>
+      keepOn((n) => quiet(`${kanten}/orders/${ids[(n + k) % ids.length]}/plan`)),
+    ),
+    ...Array.from({ length: 6 }, () => keepOn(() => quiet(`${kanten}/orders?limit=500`))),
+    ...Array.from({ length: 4 }, () =>
+      keepOn(() => quiet(`${kanten}/orders/observatory`, { ...put, body: large })),
+    ),
+    ...Array.from({ length: 2 }, () =>
+      keepOn(() =>
+        quiet(`${kanten}/orders/import`, {
+          method: 'POST',
+          headers: json,
+          body: `{"a":"${'x'.repeat(1_500_000)}"}`,
+        }),
+      ),
+    ),
+    ...Array.from({ length: 4 }, () => keepOn(() => quiet(`${kanten}/workshop`))),
+  ]
+  const times: number[] = []
+  await keepOn(async () => {
+    const from = performance.now()
+    await (await fetch(`${kanten}/health`)).text()
+    times.push(performance.now() - from)
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  })
+  await Promise.all(load)
+  return { value: Math.max(...times), baseline: null }
+}
+
+/** Takes a hostile order in with the recipes it needs; gives its id. */
+async function take(kanten: string, { order, workshop }: Hostile, i: number): Promise<string> {
+  const used = new Set(order.pieces.flatMap((p) => p.flowers.map((f) => f.flowerId)))
+  const file = {
+    format: 'kanten-order',
+    schemaVersion: 1,
+    order: { ...order, id: `hostile-${i}` },
+    flowers: workshop.flowers.filter((f) => f.source === 'own' && used.has(f.id)),
+  }
+  const answer = await fetched(`${kanten}/orders/import`, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify(file),
+  })
+  return JSON.parse(answer).order.id
+}
+
+const against = 'a bare Express and pg loop on the same rows, in a process of its own'
+
+export const serverBenchmarks: ServedBenchmark[] = [
+  {
+    id: 'plan-hostile',
+    what: 'slowest plan, or refusal, of 20 legal orders made to hurt',
+    unit: 'ms',
+    against: 'none: the aim is 2,000',
+    measure: planHostile,
+  },
+  {
+    id: 'health-under-load',
+    what: 'slowest /api/health under hostile plans, lists and saves',
+    unit: 'ms',
+    against: 'none: the aim is 100',
+    measure: () => withServer(healthUnderLoad),
+  },
+  {
+    id: 'list-10000',
+    what: 'GET /api/orders with 10,000 orders',
+    unit: 'ms',
+    against,
+    measure: () => withServer(list),
+  },
+  { id: 'put-order', what: 'PUT of the demo order', unit: 'ms', against, measure: () => withServer(put) },
+  { id: 'get-order', what: 'GET of the demo order', unit: 'ms', against, measure: () => withServer(get) },
+]
