@@ -1,14 +1,7 @@
 import { z } from 'zod'
-import { backupEndpoints } from './backup.ts'
-import { deletedEndpoints } from './deleted.ts'
-import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
-import { healthEndpoints } from './health.ts'
-import { orderEndpoints } from './orders.ts'
+import { allEndpoints } from './endpoints.ts'
 import { problemSchema } from './problem.ts'
-import { sessionEndpoints } from './session.ts'
-import { weighingEndpoints } from './weighings.ts'
-import { workshopEndpoints } from './workshop.ts'
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => ({
   'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
@@ -16,18 +9,8 @@ const json = (schema: z.ZodType, io: 'input' | 'output') => ({
 
 /** The OpenAPI 3.1 document of the whole API, made from the same schemas that check its requests. */
 export function openApiDocument() {
-  const all: Endpoint[] = [
-    healthEndpoints,
-    sessionEndpoints,
-    orderEndpoints,
-    workshopEndpoints,
-    weighingEndpoints,
-    dyeEndpoints,
-    deletedEndpoints,
-    backupEndpoints,
-  ].flatMap((group) => Object.values(group) as Endpoint[])
   const paths: Record<string, Record<string, unknown>> = {}
-  for (const e of all) {
+  for (const e of allEndpoints) {
     const path = `/api${e.path.replace(/:(\w+)/g, '{$1}')}`
     paths[path] = { ...paths[path], [e.method]: operation(e) }
   }

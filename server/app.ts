@@ -7,6 +7,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { healthEndpoints } from '#contract/health'
 import { openApiDocument } from '#contract/openapi'
+import { admission } from './http/admission.ts'
 import { readBody } from './http/body.ts'
 import type { DatabaseWatch } from './http/databaseWatch.ts'
 import { type Hosts, onlyForUs } from './http/hosts.ts'
@@ -49,6 +50,8 @@ export function createApp(options: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
+  // rows have versions; hashing an answer of megabytes to name it would hold up everybody
+  app.set('etag', false)
   app.use(
     pinoHttp({
       logger,
@@ -91,6 +94,7 @@ export function createApp(options: AppOptions): Express {
 
 function api(context: AppContext, passphrase: string | null): express.Router {
   const router = express.Router()
+  router.use(admission())
   router.use(readBody)
   if (passphrase) {
     const { router: session, gate } = sessions(passphrase)

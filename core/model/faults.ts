@@ -39,6 +39,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   const icings = new Set(workshop.icings.map((i) => i.id))
   const tips = new Map(workshop.tips.map((t) => [t.id, t]))
   const colours = new Set(order.colours.map((c) => c.id))
+  const ofFlower = new Map<string, Fault[]>()
   const say = (path: Fault['path'], message: string) => faults.push({ path, message })
 
   const wantColour = (path: Fault['path'], id: string) => {
@@ -80,7 +81,10 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
       for (const [role, colour] of Object.entries(placed.colours))
         wantColour([...at, 'colours', role], colour)
-      for (const fault of flowerFaults(flower, workshop.tips))
+      // a flower is looked at once, on however many pieces it stands
+      const own = ofFlower.get(flower.id) ?? flowerFaults(flower, workshop.tips)
+      ofFlower.set(flower.id, own)
+      for (const fault of own)
         say([...at, 'flowerId'], `${flower.name} cannot be piped as it is. ${fault.message}`)
       // a layer that the flower no longer has does no harm
       for (const layer of flower.layers) {

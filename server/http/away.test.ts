@@ -70,7 +70,7 @@ describe('a database that is frozen', () => {
     const { order } = (await make().expect(200)).body
     signal('SIGSTOP')
     try {
-      await new Promise((resolve) => setTimeout(resolve, 1100))
+      await new Promise((resolve) => setTimeout(resolve, 2700))
       const [health, read, save, list] = await Promise.all([
         timed(api.get('/api/health')),
         timed(api.get(`/api/orders/${order.id}`)),
@@ -97,7 +97,7 @@ describe('a database that is gone', () => {
   it('is answered with "come back", and works again when it is there', async () => {
     await make().expect(200)
     await cluster.stop()
-    await new Promise((resolve) => setTimeout(resolve, 1100))
+    await new Promise((resolve) => setTimeout(resolve, 2700))
     for (const ask of [() => api.get('/api/orders'), () => api.get('/api/workshop'), make]) {
       const { answer, ms } = await timed(ask())
       expect([answer.status, answer.body.code]).toEqual([503, 'database-away'])

@@ -1,55 +1,75 @@
+import { fileURLToPath } from 'node:url'
 import express, { type Request, type RequestHandler } from 'express'
-import type { z } from 'zod'
-import { issueFaults } from '#core/files/orderFile'
-import { textFaults } from '#core/model/text'
+import { Piscina } from 'piscina'
+import type { Endpoint } from '#contract/endpoint'
+import { endpointKey } from '#contract/endpoints'
+import { type Checked, check } from './check.ts'
+import type { CheckAnswer, CheckTask } from './checkWorker.ts'
 import { invalid, ProblemError } from './problems.ts'
 
 /** Most that a document may be. The largest order a bakery could mean is a fifth of it. */
-export const LARGEST_DOCUMENT = '2mb'
-/** Larger bodies are taken one at a time, so that short requests are answered between them. */
-const LARGE_CHARACTERS = 32_000
+const LARGEST_DOCUMENT = '2mb'
+/** Larger bodies are checked on a thread of their own, so that short requests are answered meanwhile. */
+const LARGE_CHARACTERS = 48_000
+/** Large bodies that may wait for that thread: a second's work. */
+const MOST_WAITING = 12
 
-/** Reads JSON bodies as text; they are parsed when their turn comes. */
+/** Reads JSON bodies as text; they are parsed where they are checked. */
 export const readBody: RequestHandler = express.text({
   type: ['application/json', 'application/*+json'],
   limit: LARGEST_DOCUMENT,
 })
 
-let lastTurn: Promise<void> = Promise.resolve()
+let started: Piscina<CheckTask, CheckAnswer> | null = null
+function checker(): Piscina<CheckTask, CheckAnswer> {
+  started ??= new Piscina<CheckTask, CheckAnswer>({
+    filename: fileURLToPath(new URL('checkWorker.ts', import.meta.url)),
+    execArgv: ['--import', 'tsx'],
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 300_000,
+  })
+  return started
+}
 
-/** Resolves when it is the caller's turn for a stretch of work: one such stretch between two rounds of the event loop. */
-function turn(): Promise<void> {
-  const mine = lastTurn.then(() => new Promise<void>((resolve) => setImmediate(resolve)))
-  lastTurn = mine
+let lastLarge: Promise<unknown> = Promise.resolve()
+let waiting = 0
+
+/** Does the work of a request at once, or where its body is large, when all others with large bodies are done. */
+export async function inTurn<T>(req: Request, work: () => Promise<T>): Promise<T> {
+  if (!isLarge(req.body)) return work()
+  if (waiting >= MOST_WAITING)
+    throw new ProblemError(503, 'busy', 'Too much at once', 'Try again in a moment.', [], 2)
+  waiting += 1
+  const mine = lastLarge.then(work)
+  lastLarge = mine
+    .catch(() => undefined)
+    .finally(() => {
+      waiting -= 1
+    })
   return mine
 }
 
-/** The body of a request by its schema. @throws ProblemError with a pointer to each field at fault. */
-export async function bodyOf(req: Request, schema: z.ZodType): Promise<unknown> {
+/** Lets whoever asks something short be answered between two stretches of work. */
+const breathe = () => new Promise<void>((resolve) => setImmediate(resolve))
+
+const isLarge = (body: unknown): boolean => typeof body === 'string' && body.length > LARGE_CHARACTERS
+
+/** The body of a request by its endpoint's schema. @throws ProblemError with a pointer to each field at fault. */
+export async function bodyOf(req: Request, endpoint: Endpoint): Promise<unknown> {
   const text: unknown = req.body
   if (typeof text !== 'string')
     throw new ProblemError(415, 'not-json', 'Not JSON', 'Send JSON as application/json.')
-  if (text.length > LARGE_CHARACTERS) await turn()
-  const document = parseJson(text)
-  // a sound document has none of these, and most have not even the letters of one
-  if (/\\u(0000|[dD][89a-fA-F])/.test(text) || !text.isWellFormed()) {
-    const faults = textFaults(document)
-    if (faults.length > 0) throw invalid(faults)
-  }
-  const parsed = schema.safeParse(document)
-  if (!parsed.success) throw invalid(issueFaults(parsed.error))
-  return parsed.data
+  const checked = isLarge(text) ? await checkLarge(text, endpoint) : check(text, endpoint.body!)
+  if ('document' in checked) return checked.document
+  if ('faults' in checked) throw invalid(checked.faults)
+  throw new ProblemError(400, 'not-json', 'Not JSON', `The file is not valid JSON: ${checked.notJson}`)
 }
 
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch (error) {
-    throw new ProblemError(
-      400,
-      'not-json',
-      'Not JSON',
-      `The file is not valid JSON: ${(error as Error).message}`,
-    )
-  }
+async function checkLarge(text: string, endpoint: Endpoint): Promise<Checked> {
+  const answer = await checker().run({ text, endpoint: endpointKey(endpoint) })
+  if (!('text' in answer)) return answer
+  const document: unknown = JSON.parse(answer.text)
+  await breathe()
+  return { document }
 }

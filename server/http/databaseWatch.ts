@@ -1,7 +1,8 @@
 import { Client } from 'pg'
 
-/** An answer this young is still true. */
+/** An answer this young is still true; one that is older is given too, and looked after meanwhile, until it is too old. */
 const FRESH_MS = 1000
+const OLD_MS = 2500
 /** A database that takes longer to say "1" is not up. */
 const PATIENCE_MS = 1500
 
@@ -16,13 +17,14 @@ export class DatabaseWatch {
     this.#url = url
   }
 
-  /** Whether the database answered within the last second, or does now. Never rejects. */
+  /** Whether the database answered within the last moments, or does now. Never rejects. */
   isUp(): Promise<boolean> {
-    if (performance.now() - this.#lastUp < FRESH_MS) return Promise.resolve(true)
+    const age = performance.now() - this.#lastUp
+    if (age < FRESH_MS) return Promise.resolve(true)
     this.#asking ??= this.#ask().finally(() => {
       this.#asking = null
     })
-    return this.#asking
+    return age < OLD_MS ? Promise.resolve(true) : this.#asking
   }
 
   async close(): Promise<void> {
@@ -36,6 +38,7 @@ export class DatabaseWatch {
       this.#lastUp = performance.now()
       return true
     } catch {
+      this.#lastUp = Number.NEGATIVE_INFINITY
       const lost = this.#client
       this.#client = null
       void lost?.end().catch(() => undefined)

@@ -5,7 +5,7 @@ import type { z } from 'zod'
 import type { Endpoint } from '#contract/endpoint'
 import { idSchema } from '#core/model/common'
 import { textFaults } from '#core/model/text'
-import { bodyOf } from './body.ts'
+import { bodyOf, inTurn } from './body.ts'
 import { databaseAway, invalid, notFound, ProblemError } from './problems.ts'
 
 /** What a handler gets: a unit of work of its own, the checked body, and the version the caller has seen. */
@@ -44,9 +44,9 @@ export function route<
   handler: (call: Call<Given<B>, Given<Q>>) => Promise<Given<A>>,
   { transaction = endpoint.method !== 'get', deadlineMs = DEADLINE_MS }: RouteOptions = {},
 ): void {
-  router[endpoint.method](endpoint.path, async (req, res) => {
+  async function answerTo(req: Request, res: Response): Promise<Given<A>> {
     const version = endpoint.versioned ? ifMatch(req) : 0
-    const body = (endpoint.body ? await bodyOf(req, endpoint.body) : undefined) as Given<B>
+    const body = (endpoint.body ? await bodyOf(req, endpoint as Endpoint) : undefined) as Given<B>
     const query = (endpoint.query ? queryOf(req, endpoint.query) : undefined) as Given<Q>
     const call = (em: EntityManager) =>
       handler({ em, body, query, version, param: (name) => idParam(req, name), req, res })
@@ -54,8 +54,11 @@ export function route<
       const em = orm.em.fork()
       return transaction ? em.transactional((inside) => call(inside as EntityManager)) : call(em)
     }
-    const work = endpoint.versioned ? once() : insisting(once)
-    const answer = await within(work, deadlineMs)
+    return endpoint.versioned ? once() : insisting(once)
+  }
+
+  router[endpoint.method](endpoint.path, async (req, res) => {
+    const answer = await inTurn(req, () => within(answerTo(req, res), deadlineMs))
     if (res.headersSent) return
     if (answer === undefined) res.status(204).end()
     else {

@@ -63,7 +63,7 @@ export function sessions(passphrase: string): { router: Router; gate: RequestHan
   const router = Router()
   const { open, close } = sessionEndpoints
   router.post(open.path, async (req, res) => {
-    const { passphrase: phrase } = (await bodyOf(req, open.body!)) as { passphrase: string }
+    const { passphrase: phrase } = (await bodyOf(req, open)) as { passphrase: string }
     await check(req, res, phrase)
     const until = String(Date.now() + SESSION_DAYS * DAY_MS)
     setCookie(req, res, `${until}.${sign(until)}`, SESSION_DAYS * 86_400)

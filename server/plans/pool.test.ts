@@ -4,23 +4,22 @@ import type { Order } from '#core/model/order'
 import { newOrder } from '#core/orders/new'
 import { planOrder, type UnplannableOrderError } from '#core/plan/index'
 import { MOST_LAYERS } from '#core/plan/limits'
-import { hostileOrders } from '../testing/hostile.ts'
+import { hostileOrders, taskOf } from '../testing/hostile.ts'
 import { type PlanPool, planPool } from './pool.ts'
+
+const textOf = async (bytes: Promise<Uint8Array>) => new TextDecoder().decode(await bytes)
 
 let pool: PlanPool
 beforeAll(async () => {
   pool = planPool()
-  await pool.plan({
-    order: newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar'),
-    workshop: starterWorkshop,
-  })
+  await pool.ready()
 })
 afterAll(() => pool.close())
 
 describe('plans on threads of their own', () => {
   it('are refused in words when they take too long, and the server goes on meanwhile', async () => {
     // the benchmark goes through all of them
-    const orders = hostileOrders().filter((_, i) => i % 4 === 2)
+    const orders = hostileOrders().filter((_, i) => i % 4 === 0)
     let longest = 0
     let last = performance.now()
     const watch = setInterval(() => {
@@ -29,7 +28,7 @@ describe('plans on threads of their own', () => {
     }, 5)
     const answers: string[] = []
     for (const { order, workshop } of orders) {
-      const text = await pool.plan({ order, workshop }).catch((error: Error) => error.message)
+      const text = await textOf(pool.plan(taskOf({ order, workshop }))).catch((error: Error) => error.message)
       answers.push(text.slice(0, 60))
       expect(text.length).toBeLessThan(8_000_001)
     }
@@ -37,26 +36,31 @@ describe('plans on threads of their own', () => {
     expect(answers.length).toBe(5)
     // some are planned and some refused, none fails
     expect(answers.some((a) => a.startsWith('{'))).toBe(true)
-    for (const answer of answers) expect(answer).toMatch(/^\{|^Its plan|^The flowers of this order/)
+    for (const answer of answers)
+      expect(answer).toMatch(/^\{|^Its plan|^The flowers of this order|^Other plans/)
     // the thread that answers requests was never busy for long
     expect(longest).toBeLessThan(1000)
   })
 
   it('go on after one was ended', async () => {
     const tea = newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar')
-    const plan = JSON.parse(await pool.plan({ order: tea, workshop: starterWorkshop }))
+    const teaTask = taskOf({ order: tea, workshop: starterWorkshop })
+    const plan = JSON.parse(await textOf(pool.plan(teaTask)))
     expect(plan.orderId).toBe('a')
-    expect(await pool.table({ order: tea, workshop: starterWorkshop, table: 'bags' })).toBe('\r\n')
+    expect(await textOf(pool.table({ ...teaTask, table: 'bags' }))).toBe('\r\n')
   })
 
   it('ask to come back when too many wait', async () => {
     const { order, workshop } = hostileOrders()[0]!
-    const all = await Promise.allSettled(Array.from({ length: 60 }, () => pool.plan({ order, workshop })))
+    const all = await Promise.allSettled(
+      Array.from({ length: 60 }, () => pool.plan(taskOf({ order, workshop }))),
+    )
     const why = all.flatMap((a) =>
       a.status === 'rejected' ? [a.reason as { status: number; retryAfterS: number }] : [],
     )
     expect(why.length).toBeGreaterThan(20)
-    for (const { status, retryAfterS } of why) expect([status, retryAfterS]).toEqual([503, 2])
+    for (const { status, retryAfterS } of why) expect(status === 422 || retryAfterS === 2).toBe(true)
+    expect(why.filter((w) => w.status === 503).length).toBeGreaterThan(20)
   })
 })
 

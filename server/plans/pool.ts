@@ -1,46 +1,41 @@
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
-import type { Order } from '#core/model/order'
-import type { Workshop } from '#core/model/workshop'
-import { isModest } from '#core/plan/limits'
 import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
-import type { PlanAnswer, PlanTask } from './worker.ts'
+import { BEGUN, type PlanAnswer, type PlanTask } from './worker.ts'
 
-interface About {
-  order: Order
-  workshop: Workshop
-}
+type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
 
 /** Plans on threads beside the server's own, so that whoever asks for something short is answered meanwhile. */
 export interface PlanPool {
-  /** The plan as JSON. @throws ProblemError when the order cannot be planned, or not within the limits. */
-  plan(about: About): Promise<string>
+  /** The plan as JSON in UTF-8. @throws ProblemError when the order cannot be planned, or not within the limits. */
+  plan(about: About): Promise<Uint8Array>
   /** One of its tables as CSV. @throws as `plan` does. */
-  table(about: About & { table: TableName }): Promise<string>
+  table(about: About & { table: TableName }): Promise<Uint8Array>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
 }
 
 /** A plan takes tens of milliseconds; an order that takes this long is not one a bakery could pipe. */
-const WORK_MS = 1500
+const WORK_MS = 1000
 /** An order of an everyday size is not refused because the machine is busy with something else. */
 const MODEST_WORK_MS = 4000
-/** Longest that an order waits for a thread. */
-const WAIT_MS = 2500
+/** Longest that an order waits for a thread, and that waiting and work may take together. */
+const WAIT_MS = 1800
 const MOST_WAITING = 24
+const WORKING = Math.max(1, availableParallelism() - 1)
+const SPARE = 2
 const LOOK_MS = 25
 
 export function planPool(): PlanPool {
   const pool = new Piscina<PlanTask, PlanAnswer>({
     filename: fileURLToPath(new URL('worker.ts', import.meta.url)),
     execArgv: ['--import', 'tsx'],
-    // one core stays with the server
-    maxThreads: Math.max(1, availableParallelism() - 1),
-    minThreads: 1,
-    maxQueue: MOST_WAITING,
+    // some to spare: a thread that was ended takes a second to come back
+    maxThreads: WORKING + SPARE,
+    minThreads: WORKING + SPARE,
     idleTimeout: 60_000,
   })
 
@@ -51,19 +46,45 @@ export function planPool(): PlanPool {
     return loaded
   }
 
-  async function run(task: Omit<PlanTask, 'begun'>): Promise<string> {
+  /** Fewer work at once than there are cores: the thread that answers requests must not have to wait for one. */
+  let inside = 0
+  const waiting: (() => void)[] = []
+  async function turn(signal: AbortSignal): Promise<void> {
+    while (inside >= WORKING) {
+      await new Promise<void>((resolve) => {
+        waiting.push(resolve)
+        signal.addEventListener(
+          'abort',
+          () => {
+            // whoever gives up must not be woken in the place of the next
+            const at = waiting.indexOf(resolve)
+            if (at >= 0) waiting.splice(at, 1)
+            resolve()
+          },
+          { once: true },
+        )
+      })
+      if (signal.aborted) throw signal.reason
+    }
+    inside += 1
+  }
+
+  async function run(task: Omit<PlanTask, 'begun'>): Promise<Uint8Array> {
     await ready()
-    if (pool.queueSize >= MOST_WAITING) throw busy()
+    if (waiting.length >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
-    const workMs = isModest(task.order, task.workshop) ? MODEST_WORK_MS : WORK_MS
-    const watch = watched(begun, workMs)
+    const watch = watched(begun)
     try {
-      const answer = await pool.run({ ...task, begun }, { signal: watch.signal })
-      if ('text' in answer) return answer.text
+      await turn(watch.signal)
+      const answer = await pool.run({ ...task, begun }, { signal: watch.signal }).finally(() => {
+        inside -= 1
+        waiting.shift()?.()
+      })
+      if ('bytes' in answer) return answer.bytes
       if ('faults' in answer) throw invalid(answer.faults)
       throw tooMuch(`Its plan would be ${Math.round(answer.tooLarge / 1e6)} million characters long.`)
     } catch (error) {
-      if (watch.overdue === 'working') throw tooMuch(`Its plan was not done after ${workMs / 1000} seconds.`)
+      if (watch.overdue === 'working') throw tooMuch('Its plan was not done in time.')
       if (watch.overdue === 'waiting') throw busy()
       throw error
     } finally {
@@ -80,7 +101,7 @@ export function planPool(): PlanPool {
 }
 
 /** Ends a task that works or waits for too long. */
-function watched(begun: SharedArrayBuffer, workMs: number) {
+function watched(begun: SharedArrayBuffer) {
   const ending = new AbortController()
   const flag = new Int32Array(begun)
   const asked = performance.now()
@@ -92,9 +113,12 @@ function watched(begun: SharedArrayBuffer, workMs: number) {
   }
   const timer = setInterval(() => {
     const now = performance.now()
-    if (began === 0 && Atomics.load(flag, 0) === 1) began = now
-    if (began > 0 && now - began > workMs) watch.overdue = 'working'
-    else if (began === 0 && now - asked > WAIT_MS) watch.overdue = 'waiting'
+    const state = Atomics.load(flag, 0)
+    if (began === 0 && state !== BEGUN.not) began = now
+    const mayTake = state === BEGUN.modest ? MODEST_WORK_MS : WORK_MS
+    const isLate = state !== BEGUN.modest && now - asked > WAIT_MS
+    if (began > 0 && (isLate || now - began > mayTake)) watch.overdue = 'working'
+    else if (began === 0 && isLate) watch.overdue = 'waiting'
     if (watch.overdue) ending.abort()
   }, LOOK_MS)
   return watch

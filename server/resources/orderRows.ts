@@ -20,6 +20,18 @@ export async function findOrder(em: EntityManager, id: string): Promise<OrderRow
   return row
 }
 
+/** An order's document as the database has it, for whoever need not take it apart. */
+export async function findText(em: EntityManager, id: string) {
+  const [row] = await em.execute<{ title: string; version: number; stamp: string; document: string }[]>(
+    `select title, version, schema_stamp as stamp, document::text as document
+     from orders where id = ? and deleted_at is null`,
+    [id],
+  )
+  if (!row) throw notFound('order', id)
+  const { stamp, ...rest } = row
+  return { ...rest, checked: stamp === orderStamp }
+}
+
 /** The order that a row stores. @throws ProblemError that names the field when this program cannot read it. */
 export function toOrder(row: Pick<OrderRow, 'id' | 'document' | 'schemaStamp'>): Order {
   if (row.schemaStamp === orderStamp) return row.document
@@ -56,4 +68,24 @@ export function columnsOf(order: Order) {
 export async function insertOrder(em: EntityManager, order: Order): Promise<StoredOrder> {
   await em.insert(OrderRow, { id: order.id, version: 1, ...columnsOf(order) })
   return { order, version: 1 }
+}
+
+/**
+ * Puts an order, already checked, in the place of the version that was seen. One statement: nobody comes between looking
+ * and writing.
+ * @returns whether that version was still there.
+ */
+export async function replaceOrder(em: EntityManager, order: Order, seen: number): Promise<boolean> {
+  const { title, customer, collectAt, schemaStamp, pieceCount, colours, updatedAt } = columnsOf(order)
+  // bound to the statement as text: a document is large, and building it into the statement would copy it several times
+  const written = await em.getKnex().raw<{ rowCount: number }>(
+    `update orders set title = ?, customer = ?, collect_at = ?, document = ?::jsonb, schema_stamp = ?,
+       piece_count = ?, colours = ?::jsonb, updated_at = ?, version = version + 1
+     where id = ? and version = ? and deleted_at is null`,
+    [
+      ...[title, customer, collectAt, JSON.stringify(order), schemaStamp, pieceCount],
+      ...[JSON.stringify(colours), updatedAt, order.id, seen],
+    ],
+  )
+  return written.rowCount > 0
 }

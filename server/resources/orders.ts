@@ -10,13 +10,13 @@ import { newOrder } from '#core/orders/new'
 import type { AppContext } from '../app.ts'
 import { OrderRow } from '../entities/order.ts'
 import { type TableName, tableNames } from '../exports/tables.ts'
-import { changedMeanwhile, invalid, notFound, ProblemError } from '../http/problems.ts'
+import { changedMeanwhile, invalid, ProblemError } from '../http/problems.ts'
 import { route } from '../http/route.ts'
 import { currentWorkshop } from '../workshop/current.ts'
 import { restoreOrder } from './deleted.ts'
 import { importOrder } from './importOrder.ts'
 import { listOrders } from './orderList.ts'
-import { columnsOf, findOrder, insertOrder, orderStamp, toOrder, toStored } from './orderRows.ts'
+import { findOrder, findText, insertOrder, replaceOrder, toOrder, toStored } from './orderRows.ts'
 
 /** Orders: list, edit whole, copy, delete and restore, files, plan. */
 export function orderRoutes({ orm, plans }: AppContext): Router {
@@ -33,18 +33,9 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
   route(router, orm, orderEndpoints.importFile, ({ em, body }) => importOrder(em, body))
 
   route(router, orm, orderEndpoints.read, async ({ em, param, res }) => {
-    const id = param('id')
-    // a document of the present schema goes out as the database has it, without being taken apart on the way
-    const [row] = await em.execute<{ version: number; stamp: string; document: string }[]>(
-      'select version, schema_stamp as stamp, document::text as document from orders where id = ? and deleted_at is null',
-      [id],
-    )
-    if (!row) throw notFound('order', id)
-    if (row.stamp !== orderStamp) return toStored(await findOrder(em, id))
-    res
-      .setHeader('ETag', `"${row.version}"`)
-      .type('json')
-      .send(`{"order":${row.document},"version":${row.version}}`)
+    const { document, checked, version } = await findText(em, param('id'))
+    if (!checked) return toStored(await findOrder(em, param('id')))
+    res.setHeader('ETag', `"${version}"`).type('json').send(`{"order":${document},"version":${version}}`)
     return undefined as never
   })
 
@@ -59,12 +50,7 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
       const { workshop } = await currentWorkshop(em)
       const faults = orderFaults(body, workshop)
       if (faults.length > 0) throw invalid(faults)
-      const changed = await em.nativeUpdate(
-        OrderRow,
-        { id, version, deletedAt: null },
-        { ...columnsOf(body), version: version + 1 },
-      )
-      if (changed === 0) {
+      if (!(await replaceOrder(em, body, version))) {
         await findOrder(em, id)
         throw changedMeanwhile()
       }
@@ -102,14 +88,16 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
     return writeOrderFile(order, workshop)
   })
 
-  const planned = async (em: EntityManager, id: string) => {
-    const order = toOrder(await findOrder(em, id))
-    return { order, workshop: (await currentWorkshop(em)).workshop }
+  /** What a plan is made of, as text: it is taken apart on the thread that plans. */
+  const toPlan = async (em: EntityManager, id: string) => {
+    const row = await findText(em, id)
+    const { fingerprint, bytes } = await currentWorkshop(em)
+    return { ...row, workshop: { fingerprint, bytes } }
   }
 
   route(router, orm, orderEndpoints.plan, async ({ em, param, res }) => {
-    const json = await plans.plan(await planned(em, param('id')))
-    res.type('json').send(json)
+    const { title: _, version: __, ...task } = await toPlan(em, param('id'))
+    res.type('json').end(await plans.plan(task))
     return undefined as never
   })
 
@@ -117,12 +105,12 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
     const table = param('table')
     if (!isTable(table))
       throw new ProblemError(404, 'not-found', 'No such table', `Tables are: ${tableNames.join(', ')}.`)
-    const about = await planned(em, param('id'))
-    const csv = await plans.table({ ...about, table })
+    const { title, version: _, ...task } = await toPlan(em, param('id'))
+    const csv = await plans.table({ ...task, table })
     res
-      .attachment(`${fileName(about.order.title)}-${table}.csv`)
+      .attachment(`${fileName(title)}-${table}.csv`)
       .type('text/csv')
-      .send(csv)
+      .end(csv)
     return undefined
   })
 

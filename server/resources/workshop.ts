@@ -15,11 +15,11 @@ export function workshopRoutes({ orm }: AppContext): Router {
   const router = Router()
 
   route(router, orm, endpoints.read, async ({ em, req, res }) => {
-    const { fingerprint, json } = await currentWorkshop(em)
+    const { fingerprint, bytes } = await currentWorkshop(em)
     const etag = `"${fingerprint}"`
     res.setHeader('ETag', etag).setHeader('Cache-Control', 'private, no-cache')
     if (req.get('If-None-Match') === etag) res.status(304).end()
-    else res.type('json').send(json)
+    else res.type('json').end(new Uint8Array(bytes))
     return undefined as never
   })
 

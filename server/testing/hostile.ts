@@ -126,3 +126,12 @@ export function hostileOrders(): Hostile[] {
     make('a chosen arrangement of layered flowers', 2, 40, (p, f) => placed(f, 'placed', p * 3 + f), choice),
   ]
 }
+
+/** An order as the pool takes it. */
+export function taskOf({ order, workshop }: Omit<Hostile, 'name'>) {
+  const encoded = new TextEncoder().encode(JSON.stringify({ workshop }))
+  const bytes = new SharedArrayBuffer(encoded.length)
+  new Uint8Array(bytes).set(encoded)
+  const fingerprint = `${workshop.flowers.length}`
+  return { document: JSON.stringify(order), checked: true, workshop: { fingerprint, bytes } }
+}

@@ -5,8 +5,8 @@ import { loadWorkshop } from './load.ts'
 /** The workshop as it stands, and the name of exactly this state of it. */
 export interface CurrentWorkshop extends StoredWorkshop {
   fingerprint: string
-  /** As it is sent. */
-  json: string
+  /** As it is sent: JSON in memory that every thread can read without a copy. */
+  bytes: SharedArrayBuffer
 }
 
 /** Everything a workshop is read from: `xmin` changes with every write to a row, whoever writes it. */
@@ -27,7 +27,14 @@ export async function currentWorkshop(em: EntityManager): Promise<CurrentWorksho
   const known = kept.get(em.config)
   if (known?.fingerprint === row.fingerprint) return known
   const stored = await loadWorkshop(em)
-  const current = { ...stored, fingerprint: row.fingerprint, json: JSON.stringify(stored) }
+  const current = { ...stored, fingerprint: row.fingerprint, bytes: shared(JSON.stringify(stored)) }
   kept.set(em.config, current)
   return current
+}
+
+function shared(text: string): SharedArrayBuffer {
+  const encoded = new TextEncoder().encode(text)
+  const bytes = new SharedArrayBuffer(encoded.length)
+  new Uint8Array(bytes).set(encoded)
+  return bytes
 }
