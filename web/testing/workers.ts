@@ -1,0 +1,44 @@
+/** What each worker's module has offered, by the name of its file. */
+const offered = new Map<string, Record<string, (...args: unknown[]) => unknown>>()
+let latest: Record<string, (...args: unknown[]) => unknown> | null = null
+
+const modules: Record<string, () => Promise<unknown>> = {
+  'planner.worker.ts': () => import('../workers/planner.worker.ts'),
+  'colour.worker.ts': () => import('../workers/colour.worker.ts'),
+  'bags.worker.ts': () => import('../workers/bags.worker.ts'),
+  'solid.worker.ts': () => import('../workers/solid.worker.ts'),
+}
+
+/** A worker without a thread: its module runs here, every call still comes back later. */
+export class HereWorker {
+  readonly remote: unknown
+  constructor(url: URL) {
+    const name = url.pathname.split('/').at(-1)!
+    const ready = (async () => {
+      if (!offered.has(name)) {
+        await modules[name]!()
+        offered.set(name, latest!)
+      }
+      return offered.get(name)!
+    })()
+    this.remote = new Proxy(
+      {},
+      {
+        get:
+          (_, method: string) =>
+          async (...args: unknown[]) =>
+            (await ready)[method]!(...args),
+      },
+    )
+  }
+}
+
+/** In the place of Comlink: nothing crosses a thread. */
+export const comlinkHere = {
+  expose: (api: typeof latest) => {
+    latest = api
+  },
+  wrap: (worker: HereWorker) => worker.remote,
+  proxy: <T>(value: T) => value,
+  transfer: <T>(value: T) => value,
+}
