@@ -21,6 +21,8 @@ const views = {
   flower: '/flowers/hellebore',
   drawer: '/drawer',
   dyes: '/drawer?shelf=dyes',
+  settings: '/settings',
+  deleted: '/deleted',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
 const waits = { flower: 5000, flowers: 16000, colours: 5000, mixing: 6000, bowl: 4000, day: 3000 }
