@@ -10,8 +10,10 @@ export const deletedThingSchema = z.object({
   kind: deletedKindSchema,
   id: idSchema,
   name: z.string(),
-  /** What tells it apart: for an order when it was due and for whom, for a tip its opening. */
+  /** What tells it apart: for an order whom it is for, for a tip its opening. */
   about: z.string(),
+  /** When an order is due, local; null for anything else. */
+  due: z.string().nullable(),
   deletedAt: z.string(),
 })
 export type DeletedThing = z.infer<typeof deletedThingSchema>

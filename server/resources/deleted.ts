@@ -42,7 +42,8 @@ export function deletedRoutes({ orm }: AppContext): Router {
         kind: 'orders' as const,
         id: row.id,
         name: row.title,
-        about: [row.customer, `due ${row.collectAt.replace('T', ', ')}`].filter(Boolean).join(', '),
+        about: row.customer,
+        due: row.collectAt,
         deletedAt: at(row),
       })),
       ...flowers.map((row) => ({
@@ -50,6 +51,7 @@ export function deletedRoutes({ orm }: AppContext): Router {
         id: row.id,
         name: row.spec.name,
         about: `${row.spec.layers.length} layers`,
+        due: null,
         deletedAt: at(row),
       })),
       ...icings.map((row) => ({
@@ -57,6 +59,7 @@ export function deletedRoutes({ orm }: AppContext): Router {
         id: row.id,
         name: row.spec.name,
         about: '',
+        due: null,
         deletedAt: at(row),
       })),
       ...tips.map((row) => ({
@@ -64,6 +67,7 @@ export function deletedRoutes({ orm }: AppContext): Router {
         id: row.id,
         name: row.stamp || 'Tip of our own',
         about: row.spec ? describeOpening(row.spec.opening) : '',
+        due: null,
         deletedAt: at(row),
       })),
       ...dyes.map((row) => ({
@@ -71,6 +75,7 @@ export function deletedRoutes({ orm }: AppContext): Router {
         id: row.id,
         name: row.spec.name,
         about: '',
+        due: null,
         deletedAt: at(row),
       })),
     ].sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1))

@@ -36,17 +36,19 @@ export function Deleted() {
           Orders, flowers, icing kinds, tips and bottles that you delete wait here to be brought back.
         </Empty>
       )}
-      {kinds.map((kind) => (
-        <Card key={kind} title={titles[kind]}>
-          <ul className={css.list}>
-            {things
-              .filter((thing) => thing.kind === kind)
-              .map((thing) => (
-                <Row key={thing.id} thing={thing} ask={() => setAsked(thing)} />
-              ))}
-          </ul>
-        </Card>
-      ))}
+      <div className={css.kinds}>
+        {kinds.map((kind) => (
+          <Card key={kind} title={titles[kind]}>
+            <ul className={css.list}>
+              {things
+                .filter((thing) => thing.kind === kind)
+                .map((thing) => (
+                  <Row key={thing.id} thing={thing} ask={() => setAsked(thing)} />
+                ))}
+            </ul>
+          </Card>
+        ))}
+      </div>
       <Modal opened={asked !== null} onClose={() => setAsked(null)} title="Delete for good?">
         <p>“{asked?.name}” will be gone from here. Only a backup can bring it back then.</p>
         <Group justify="flex-end" mt="md">
@@ -72,7 +74,13 @@ function Row({ thing, ask }: { thing: DeletedThing; ask: () => void }) {
       <div>
         <strong>{thing.name}</strong>
         <div className="quiet">
-          {thing.about && `${thing.about} · `}deleted {shortMoment(localMoment(new Date(thing.deletedAt)))}
+          {[
+            thing.about,
+            thing.due && `due ${shortMoment(thing.due)}`,
+            `deleted ${shortMoment(localMoment(new Date(thing.deletedAt)))}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </div>
       </div>
       <Group>

@@ -35,7 +35,7 @@ export function BackupCard({ bakery }: { bakery: string }) {
 
   return (
     <Card title="Backup" aside={age && ageWords(age.days)}>
-      <p>
+      <p className={css.words}>
         One file with everything: orders, also deleted ones, flowers, the drawer, dyes, weighings, looks at
         bowls and settings. Keep it away from this machine.
       </p>

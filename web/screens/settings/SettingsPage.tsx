@@ -82,67 +82,69 @@ export function SettingsPage() {
     <>
       <PageHead title="Settings" line="Saved by themselves; every plan follows at once" />
       <div className={css.columns}>
-        <Card title="The bakery">
-          <div className={css.form}>
-            <TextField
-              label="Name"
-              value={settings.bakery}
-              schema={settingsSchema.shape.bakery}
-              onChange={(bakery) => change({ bakery })}
-            />
-            <TextField
-              label="Currency sign"
-              value={settings.currency}
-              schema={settingsSchema.shape.currency}
-              onChange={(currency) => change({ currency })}
-            />
-            <Choice
-              label="Weights in"
-              value={settings.units}
-              onChange={(units) => change({ units: units as Settings['units'] })}
-              data={['grams', 'ounces']}
-            />
-            <Choice
-              label="Piping hand"
-              value={settings.hand}
-              onChange={(hand) => change({ hand: hand as Settings['hand'] })}
-              data={['right', 'left']}
-            />
-            <Choice
-              label="Room"
-              value={settings.theme}
-              onChange={(theme) => change({ theme: theme as Settings['theme'] })}
-              data={['light', 'dark']}
-            />
-            <Choice
-              label="Clock"
-              value={settings.clock}
-              onChange={(clock) => change({ clock: clock as Settings['clock'] })}
-              data={[
-                { value: 'browser', label: 'as the browser' },
-                { value: '24', label: '14:00' },
-                { value: '12', label: '2:00 pm' },
-              ]}
-            />
-            <Choice
-              label="Weeks begin on"
-              value={settings.firstDay}
-              onChange={(firstDay) => change({ firstDay: firstDay as Settings['firstDay'] })}
-              data={[
-                { value: 'browser', label: 'as the browser' },
-                { value: 'monday', label: 'Mon' },
-                { value: 'saturday', label: 'Sat' },
-                { value: 'sunday', label: 'Sun' },
-              ]}
-            />
-            <Switch
-              label="Larger type"
-              checked={settings.largeType}
-              onChange={(e) => change({ largeType: e.currentTarget.checked })}
-            />
-          </div>
-        </Card>
-        <BackupCard bakery={settings.bakery} />
+        <div className={css.stack}>
+          <Card title="The bakery">
+            <div className={css.form}>
+              <TextField
+                label="Name"
+                value={settings.bakery}
+                schema={settingsSchema.shape.bakery}
+                onChange={(bakery) => change({ bakery })}
+              />
+              <TextField
+                label="Currency sign"
+                value={settings.currency}
+                schema={settingsSchema.shape.currency}
+                onChange={(currency) => change({ currency })}
+              />
+              <Choice
+                label="Weights in"
+                value={settings.units}
+                onChange={(units) => change({ units: units as Settings['units'] })}
+                data={['grams', 'ounces']}
+              />
+              <Choice
+                label="Piping hand"
+                value={settings.hand}
+                onChange={(hand) => change({ hand: hand as Settings['hand'] })}
+                data={['right', 'left']}
+              />
+              <Choice
+                label="Room"
+                value={settings.theme}
+                onChange={(theme) => change({ theme: theme as Settings['theme'] })}
+                data={['light', 'dark']}
+              />
+              <Choice
+                label="Clock"
+                value={settings.clock}
+                onChange={(clock) => change({ clock: clock as Settings['clock'] })}
+                data={[
+                  { value: 'browser', label: 'as the browser' },
+                  { value: '24', label: '14:00' },
+                  { value: '12', label: '2:00 pm' },
+                ]}
+              />
+              <Choice
+                label="Weeks begin on"
+                value={settings.firstDay}
+                onChange={(firstDay) => change({ firstDay: firstDay as Settings['firstDay'] })}
+                data={[
+                  { value: 'browser', label: 'as the browser' },
+                  { value: 'monday', label: 'Mon' },
+                  { value: 'saturday', label: 'Sat' },
+                  { value: 'sunday', label: 'Sun' },
+                ]}
+              />
+              <Switch
+                label="Larger type"
+                checked={settings.largeType}
+                onChange={(e) => change({ largeType: e.currentTarget.checked })}
+              />
+            </div>
+          </Card>
+          <BackupCard bakery={settings.bakery} />
+        </div>
         <Card title="What the plans rest on" aside="starting figures: put in your own as you learn them">
           <div className={css.figures}>
             {figures.map(({ key, label, unit, why, step }) => (
