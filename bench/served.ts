@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Client } from 'pg'
 import { startCluster } from '../server/postgres/cluster.ts'
-import { freePort, type Running, startKanten, stopKanten } from '../server/testing/process.ts'
+import { freePort } from '../server/postgres/freePort.ts'
+import { type Running, startKanten, stopKanten } from '../server/testing/process.ts'
 
 /** A server and the bare loop beside it, on one database, each in a process of its own. */
 export interface Served {

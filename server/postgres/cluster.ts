@@ -1,11 +1,11 @@
 import { existsSync, readFileSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { Client } from 'pg'
 import { StartError } from '../start/words.ts'
 import { runPostgres } from './binaries.ts'
 import { ensureCluster, passwordFile, prepareFolder, USER } from './create.ts'
 import { withFolderLock } from './folderLock.ts'
+import { freePort } from './freePort.ts'
 import { livePostmaster, removeStaleLock } from './postmaster.ts'
 import { enter, leave } from './users.ts'
 
@@ -107,17 +107,4 @@ const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS))
 
 function tail(file: string): string {
   return existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-6).join('\n') : '(no log)'
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.once('error', reject)
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      probe.close(() =>
-        address && typeof address === 'object' ? resolve(address.port) : reject(new Error('no port')),
-      )
-    })
-  })
 }

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { createServer } from 'node:net'
 import { fileURLToPath } from 'node:url'
+import { freePort } from '../postgres/freePort.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 
@@ -48,18 +48,4 @@ export async function isHealthy({ port }: Running): Promise<boolean> {
 export async function stopKanten({ child, ended }: Running): Promise<void> {
   child.kill('SIGTERM')
   await ended
-}
-
-/** A port that nobody listens on just now. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.once('error', reject)
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      probe.close(() =>
-        address && typeof address === 'object' ? resolve(address.port) : reject(new Error('no port')),
-      )
-    })
-  })
 }
