@@ -38,6 +38,7 @@ const VALUES: unknown[] = [
   '2026-02-31T25:61',
   '#gggggg',
 ]
+const LIMITS = ['0', '-1', '10', '1e9', 'many', '\u0000', '[]', '']
 const HEADERS: Record<string, string>[] = [
   {},
   { 'If-Match': '"0"' },
@@ -95,8 +96,7 @@ export function hostileRequest(random: () => number): { path: string; init: Requ
     random,
   )
   const filled = path.replace(/:(\w+)/g, () => encodeWord(pick(WORDS, random)))
-  const query =
-    random() < 0.2 ? `?limit=${encodeURIComponent(String(pick(VALUES, random)).slice(0, 40))}` : ''
+  const query = random() < 0.2 ? `?limit=${encodeURIComponent(pick(LIMITS, random))}` : ''
   const outside = random() < 0.05 ? `/${encodeWord(pick(WORDS, random))}` : null
   const init: RequestInit = { method: method.toUpperCase(), headers: { ...pick(HEADERS, random) } }
   if (method === 'post' || method === 'put') {

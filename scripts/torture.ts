@@ -41,16 +41,24 @@ async function up(state: string): Promise<Running> {
   await one.ready
   return one
 }
-const at = (one: Running, path: string) => `http://127.0.0.1:${one.port}/api${path}`
-const send = (one: Running, method: string, path: string, body?: unknown, version?: number) =>
-  fetch(at(one, path), {
+function at(one: Running, path: string): string {
+  return `http://127.0.0.1:${one.port}/api${path}`
+}
+function send(
+  one: Running,
+  method: string,
+  path: string,
+  body?: unknown,
+  version?: number,
+): Promise<Response> {
+  const headers: Record<string, string> = { 'Content-Type': 'application/json' }
+  if (version !== undefined) headers['If-Match'] = `"${version}"`
+  return fetch(at(one, path), {
     method,
-    headers: {
-      'Content-Type': 'application/json',
-      ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
-    },
+    headers,
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   })
+}
 
 /** Every write that was answered must be there after the server was killed in the middle of others. */
 async function killedWhileWriting() {
