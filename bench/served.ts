@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Client } from 'pg'
@@ -67,6 +67,21 @@ export async function medianAsyncMs(act: () => Promise<unknown>, rounds: number)
     times.push(performance.now() - from)
   }
   return times.sort((a, b) => a - b)[Math.floor(rounds / 2)]!
+}
+
+/** Milliseconds of processor time that a process takes for an act, all its threads together. */
+export async function cpuMs(pid: number, act: () => Promise<unknown>, rounds: number): Promise<number> {
+  for (let i = 0; i < 40; i++) await act()
+  const before = cpuTicks(pid)
+  for (let i = 0; i < rounds; i++) await act()
+  return ((cpuTicks(pid) - before) * MS_PER_TICK) / rounds
+}
+
+const MS_PER_TICK = 10
+/** User and system time, the 14th and 15th word; the second, in brackets, may have blanks in it. */
+function cpuTicks(pid: number): number {
+  const words = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ')
+  return Number(words[11]) + Number(words[12])
 }
 
 /** An answer read to its end. @throws when it is not the one wanted. */

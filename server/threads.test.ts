@@ -4,8 +4,8 @@ import type { BackupPreview } from '#contract/backup'
 import { starterWorkshop } from '#core/catalogue/starter'
 import { orderSchema } from '#core/model/order'
 import backup, { type BackupAnswer } from './backup/worker.ts'
+import checkBody, { order as checkLargeOrder } from './check/worker.ts'
 import { tableNames } from './exports/tables.ts'
-import checkLarge from './http/checkWorker.ts'
 import plan from './plans/worker.ts'
 import { testApi } from './testing/api.ts'
 import { taskOf } from './testing/hostile.ts'
@@ -23,7 +23,8 @@ const done = (answer: BackupAnswer) => ('done' in answer ? answer.done : answer.
 describe('planning', () => {
   const order = orderSchema.parse({ ...file.order, title: '=cmd' })
   order.pieces[0]!.name = 'Cake\n=2+3'
-  const task = { ...taskOf({ order, workshop: starterWorkshop }), table: null }
+  const limits = { workMs: 60_000, modestWorkMs: 60_000 }
+  const task = { ...taskOf({ order, workshop: starterWorkshop }), table: null, limits }
   const run = (more: object) => plan({ ...task, begun: new SharedArrayBuffer(4), ...more })
   const text = (answer: ReturnType<typeof plan>) =>
     'bytes' in answer ? new TextDecoder().decode(answer.bytes) : JSON.stringify(answer)
@@ -59,13 +60,34 @@ describe('checking a large body', () => {
   it('gives it back as its schema has it, or the faults', () => {
     const endpoint = 'post /orders'
     const good = { title: ' Tea ', collectAt: '2026-12-01T10:00' }
-    expect(checkLarge({ endpoint, text: JSON.stringify(good) })).toEqual({
+    expect(checkBody({ endpoint, text: JSON.stringify(good) })).toEqual({
       text: JSON.stringify({ ...good, title: 'Tea' }),
     })
-    expect(checkLarge({ endpoint, text: '{"title":"\\u0000"}' })).toMatchObject({
+    expect(checkBody({ endpoint, text: '{"title":"\\u0000"}' })).toMatchObject({
       faults: [{ path: ['title'] }],
     })
-    expect(checkLarge({ endpoint, text: '{' })).toHaveProperty('notJson')
+    expect(checkBody({ endpoint, text: '{' })).toHaveProperty('notJson')
+  })
+})
+
+describe('checking a large order', () => {
+  const { workshop } = taskOf({ order: orderSchema.parse(file.order), workshop: starterWorkshop })
+  const run = (order: object) => checkLargeOrder({ text: JSON.stringify(order), workshop })
+
+  it('gives its row, with what the list shows', () => {
+    const { note: _, ...older } = file.order
+    const checked = run(older)
+    if (!('row' in checked)) throw new Error(JSON.stringify(checked))
+    expect(JSON.parse(checked.row.document).note).toBe('')
+    expect(checked.row).toMatchObject({ title: file.order.title, collectAt: file.order.collectAt })
+    const pieces = file.order.pieces as { count: number }[]
+    expect(checked.row.pieceCount).toBe(pieces.reduce((n, p) => n + p.count, 0))
+  })
+
+  it('refuses what the workshop does not have, by its field', () => {
+    const order = structuredClone(file.order)
+    order.pieces[0].flowers[0].flowerId = 'no-such-flower'
+    expect(run(order)).toMatchObject({ faults: [{ path: ['pieces', 0, 'flowers', 0, 'flowerId'] }] })
   })
 })
 

@@ -106,6 +106,22 @@ describe('a backup', () => {
     await empty.close()
   })
 
+  it('may be saved first in a bakery that has saved no settings yet, and nobody is the worse for it', async () => {
+    const bytes = await save()
+    const empty = await testApi()
+    const { state } = (await preview(empty, bytes)).body
+    await save(empty)
+    await send(empty, `/api/backup/restore?state=${state}`, bytes).expect(204)
+    await empty.close()
+
+    const other = await testApi()
+    const { settings } = (await other.api.get('/api/workshop')).body.workshop
+    await save(other)
+    const changed = { ...settings, bakery: 'Corner bakery' }
+    await other.api.put('/api/settings').set('If-Match', '"0"').send(changed).expect(200)
+    await other.close()
+  })
+
   it('says by name what would be lost or changed, and is refused when somebody saved meanwhile', async () => {
     const bytes = await save()
     const { order, version } = (await server.api.get('/api/orders/observatory')).body

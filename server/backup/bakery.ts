@@ -15,7 +15,8 @@ const oneMoment = { isolationLevel: IsolationLevel.REPEATABLE_READ }
 export async function saveBakery(orm: MikroORM, now: Date): Promise<BackupFile> {
   const file = await orm.em.fork().transactional((em) => collectBackup(em, now), oneMoment)
   await orm.em.fork().execute(
-    `insert into settings (id, "values", backed_up_at) values (?, ?::jsonb, ?)
+    // version 0: settings that nobody has saved yet
+    `insert into settings (id, "values", version, backed_up_at) values (?, ?::jsonb, 0, ?)
      on conflict (id) do update set backed_up_at = excluded.backed_up_at`,
     [SETTINGS_ID, JSON.stringify(starterSettings), now],
   )

@@ -2,10 +2,10 @@ import type { EntityManager, EntityName, RequiredEntityData } from '@mikro-orm/p
 import type { BackupFile } from '#core/files/backupFile'
 import { DyeRow, MixRow } from '../entities/dye.ts'
 import { OrderRow } from '../entities/order.ts'
+import { columnsOf } from '../entities/orderColumns.ts'
 import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 import { changedMeanwhile } from '../http/problems.ts'
-import { columnsOf } from '../resources/orderRows.ts'
 import { SETTINGS_ID } from '../workshop/load.ts'
 import { backedUpTables, bakeryState } from './state.ts'
 

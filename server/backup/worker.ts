@@ -1,7 +1,10 @@
+import { standBehind } from '../check/behind.ts'
 import { ProblemError } from '../http/problems.ts'
 import { connect } from '../orm.ts'
 import { previewBakery, restoreBakery, saveBakery } from './bakery.ts'
 import { pack, unpack } from './packed.ts'
+
+standBehind()
 
 /** Work on a whole bakery, on a thread and a line to the database of its own. */
 export type BackupTask =

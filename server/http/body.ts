@@ -1,17 +1,13 @@
-import { fileURLToPath } from 'node:url'
 import express, { type Request, type RequestHandler } from 'express'
-import { Piscina } from 'piscina'
 import type { Endpoint } from '#contract/endpoint'
 import { endpointKey } from '#contract/endpoints'
-import { type Checked, check } from './check.ts'
-import type { CheckAnswer, CheckTask } from './checkWorker.ts'
+import { check, type Faulty } from '../check/check.ts'
+import { checkLargeBody, isLarge } from '../check/pool.ts'
 import { invalid, ProblemError } from './problems.ts'
 
 /** Most that a document may be. The largest order a bakery could mean is a fifth of it. */
 const LARGEST_DOCUMENT = '2mb'
-/** Larger bodies are checked on a thread of their own, so that short requests are answered meanwhile. */
-const LARGE_CHARACTERS = 48_000
-/** Large bodies that may wait for that thread: a second's work. */
+/** Large bodies that may wait for their thread: a second's work. */
 const MOST_WAITING = 12
 
 /** Reads JSON bodies as text; they are parsed where they are checked. */
@@ -19,18 +15,6 @@ export const readBody: RequestHandler = express.text({
   type: ['application/json', 'application/*+json'],
   limit: LARGEST_DOCUMENT,
 })
-
-let started: Piscina<CheckTask, CheckAnswer> | null = null
-function checker(): Piscina<CheckTask, CheckAnswer> {
-  started ??= new Piscina<CheckTask, CheckAnswer>({
-    filename: fileURLToPath(new URL('checkWorker.ts', import.meta.url)),
-    execArgv: ['--import', 'tsx'],
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 300_000,
-  })
-  return started
-}
 
 let lastLarge: Promise<unknown> = Promise.resolve()
 let waiting = 0
@@ -53,23 +37,27 @@ export async function inTurn<T>(req: Request, work: () => Promise<T>): Promise<T
 /** Lets whoever asks something short be answered between two stretches of work. */
 const breathe = () => new Promise<void>((resolve) => setImmediate(resolve))
 
-const isLarge = (body: unknown): boolean => typeof body === 'string' && body.length > LARGE_CHARACTERS
-
 /** The body of a request by its endpoint's schema. @throws ProblemError with a pointer to each field at fault. */
 export async function bodyOf(req: Request, endpoint: Endpoint): Promise<unknown> {
-  const text: unknown = req.body
-  if (typeof text !== 'string')
-    throw new ProblemError(415, 'not-json', 'Not JSON', 'Send JSON as application/json.')
-  const checked = isLarge(text) ? await checkLarge(text, endpoint) : check(text, endpoint.body!)
-  if ('document' in checked) return checked.document
-  if ('faults' in checked) throw invalid(checked.faults)
-  throw new ProblemError(400, 'not-json', 'Not JSON', `The file is not valid JSON: ${checked.notJson}`)
+  const text = textOf(req)
+  if (!isLarge(text)) return sound(check(text, endpoint.body!)).document
+  const checked = sound(await checkLargeBody(text, endpointKey(endpoint)))
+  const document: unknown = JSON.parse(checked.text)
+  await breathe()
+  return document
 }
 
-async function checkLarge(text: string, endpoint: Endpoint): Promise<Checked> {
-  const answer = await checker().run({ text, endpoint: endpointKey(endpoint) })
-  if (!('text' in answer)) return answer
-  const document: unknown = JSON.parse(answer.text)
-  await breathe()
-  return { document }
+/** The body as it was sent. @throws ProblemError when it was not sent as JSON. */
+export function textOf(req: Request): string {
+  const text: unknown = req.body
+  if (typeof text === 'string') return text
+  throw new ProblemError(415, 'not-json', 'Not JSON', 'Send JSON as application/json.')
+}
+
+/** What was checked. @throws ProblemError that says what is wrong with it. */
+export function sound<T extends object>(checked: T | Faulty): T {
+  if ('faults' in checked) throw invalid(checked.faults)
+  if ('notJson' in checked)
+    throw new ProblemError(400, 'not-json', 'Not JSON', `The file is not valid JSON: ${checked.notJson}`)
+  return checked
 }

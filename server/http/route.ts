@@ -25,6 +25,8 @@ type Given<S> = S extends z.ZodType ? z.infer<S> : undefined
 export interface RouteOptions {
   /** One statement needs no transaction around it; reads never have one. */
   transaction?: boolean
+  /** The handler reads and checks the body itself. */
+  readsBody?: boolean
   /** Milliseconds after which the request is answered whatever the database does. */
   deadlineMs?: number
 }
@@ -42,11 +44,13 @@ export function route<
   orm: MikroORM,
   endpoint: Endpoint<B, A, Q>,
   handler: (call: Call<Given<B>, Given<Q>>) => Promise<Given<A>>,
-  { transaction = endpoint.method !== 'get', deadlineMs = DEADLINE_MS }: RouteOptions = {},
+  { transaction = endpoint.method !== 'get', readsBody = false, deadlineMs = DEADLINE_MS }: RouteOptions = {},
 ): void {
   async function answerTo(req: Request, res: Response): Promise<Given<A>> {
     const version = endpoint.versioned ? ifMatch(req) : 0
-    const body = (endpoint.body ? await bodyOf(req, endpoint as Endpoint) : undefined) as Given<B>
+    const body = (
+      endpoint.body && !readsBody ? await bodyOf(req, endpoint as Endpoint) : undefined
+    ) as Given<B>
     const query = (endpoint.query ? queryOf(req, endpoint.query) : undefined) as Given<Q>
     const call = (em: EntityManager) =>
       handler({ em, body, query, version, param: (name) => idParam(req, name), req, res })

@@ -4,6 +4,7 @@ import type { Order } from '#core/model/order'
 import { newOrder } from '#core/orders/new'
 import { planOrder, type UnplannableOrderError } from '#core/plan/index'
 import { MOST_LAYERS } from '#core/plan/limits'
+import type { ProblemError } from '../http/problems.ts'
 import { hostileOrders, taskOf } from '../testing/hostile.ts'
 import { type PlanPool, planPool } from './pool.ts'
 
@@ -31,12 +32,17 @@ describe('plans on threads of their own', () => {
       expect(answer).toMatch(/^\{|^Its plan|^The flowers of this order|^Other plans/)
   })
 
-  it('go on after one was ended', async () => {
+  it('are made for a small order as soon as the hostile one before it is given up', async () => {
     const tea = newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar')
     const teaTask = taskOf({ order: tea, workshop: starterWorkshop })
-    const plan = JSON.parse(await textOf(pool.plan(teaTask)))
-    expect(plan.orderId).toBe('a')
-    expect(await textOf(pool.table({ ...teaTask, table: 'bags' }))).toBe('\r\n')
+    const endless = hostileOrders().find((o) => o.name === '2 pieces of endless strokes')!
+    const refused = pool.plan(taskOf(endless)).catch((error: ProblemError) => error.code)
+    const tables = await Promise.all([
+      textOf(pool.plan(teaTask)),
+      textOf(pool.table({ ...teaTask, table: 'bags' })),
+    ])
+    expect([JSON.parse(tables[0]!).orderId, tables[1]]).toEqual(['a', '\r\n'])
+    expect(await refused).toBe('too-much-to-plan')
   })
 
   it('ask to come back when too many wait', async () => {

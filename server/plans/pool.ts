@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
-import { BEGUN, type PlanAnswer, type PlanTask } from './worker.ts'
+import type { PlanAnswer, PlanTask } from './worker.ts'
 
 type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
 
@@ -22,21 +22,20 @@ export interface PlanPool {
 const WORK_MS = 1000
 /** An order of an everyday size is not refused because the machine is busy with something else. */
 const MODEST_WORK_MS = 4000
-/** Longest that an order waits for a thread, and that waiting and work may take together. */
+/** Longest that an order waits for a thread. */
 const WAIT_MS = 1800
+/** A thread that has not given up by itself by now is ended. */
+const LOST_MS = WAIT_MS + 2 * MODEST_WORK_MS
 const MOST_WAITING = 24
+/** Fewer work at once than there are cores: the thread that answers requests must not have to wait for one. */
 const WORKING = Math.max(1, availableParallelism() - 1)
-const SPARE = 2
-const LOOK_MS = 25
 
 export function planPool(): PlanPool {
   const pool = new Piscina<PlanTask, PlanAnswer>({
     filename: fileURLToPath(new URL('worker.ts', import.meta.url)),
     execArgv: ['--import', 'tsx'],
-    // some to spare: a thread that was ended takes a second to come back
-    maxThreads: WORKING + SPARE,
-    minThreads: WORKING + SPARE,
-    idleTimeout: 60_000,
+    maxThreads: WORKING,
+    minThreads: WORKING,
   })
 
   let loaded: Promise<void> | null = null
@@ -46,49 +45,27 @@ export function planPool(): PlanPool {
     return loaded
   }
 
-  /** Fewer work at once than there are cores: the thread that answers requests must not have to wait for one. */
-  let inside = 0
-  const waiting: (() => void)[] = []
-  async function turn(signal: AbortSignal): Promise<void> {
-    while (inside >= WORKING) {
-      await new Promise<void>((resolve) => {
-        waiting.push(resolve)
-        signal.addEventListener(
-          'abort',
-          () => {
-            // whoever gives up must not be woken in the place of the next
-            const at = waiting.indexOf(resolve)
-            if (at >= 0) waiting.splice(at, 1)
-            resolve()
-          },
-          { once: true },
-        )
-      })
-      if (signal.aborted) throw signal.reason
-    }
-    inside += 1
-  }
-
-  async function run(task: Omit<PlanTask, 'begun'>): Promise<Uint8Array> {
+  async function run(about: Omit<PlanTask, 'begun' | 'limits'>): Promise<Uint8Array> {
     await ready()
-    if (waiting.length >= MOST_WAITING) throw busy()
+    if (pool.queueSize >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
-    const watch = watched(begun)
+    const ending = new AbortController()
+    const timers = [
+      setTimeout(() => Atomics.load(new Int32Array(begun), 0) === 0 && ending.abort(), WAIT_MS),
+      setTimeout(() => ending.abort(), LOST_MS),
+    ]
+    const task = { ...about, begun, limits: { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS } }
     try {
-      await turn(watch.signal)
-      const answer = await pool.run({ ...task, begun }, { signal: watch.signal }).finally(() => {
-        inside -= 1
-        waiting.shift()?.()
-      })
+      const answer = await pool.run(task, { signal: ending.signal })
       if ('bytes' in answer) return answer.bytes
       if ('faults' in answer) throw invalid(answer.faults)
+      if ('outOfTime' in answer) throw tooMuch('Its plan was not done in time.')
       throw tooMuch(`Its plan would be ${Math.round(answer.tooLarge / 1e6)} million characters long.`)
     } catch (error) {
-      if (watch.overdue === 'working') throw tooMuch('Its plan was not done in time.')
-      if (watch.overdue === 'waiting') throw busy()
-      throw error
+      if (!ending.signal.aborted) throw error
+      throw Atomics.load(new Int32Array(begun), 0) ? tooMuch('Its plan was not done in time.') : busy()
     } finally {
-      watch.stop()
+      for (const timer of timers) clearTimeout(timer)
     }
   }
 
@@ -98,30 +75,6 @@ export function planPool(): PlanPool {
     ready,
     close: () => pool.destroy(),
   }
-}
-
-/** Ends a task that works or waits for too long. */
-function watched(begun: SharedArrayBuffer) {
-  const ending = new AbortController()
-  const flag = new Int32Array(begun)
-  const asked = performance.now()
-  let began = 0
-  const watch = {
-    signal: ending.signal,
-    overdue: null as null | 'working' | 'waiting',
-    stop: () => clearInterval(timer),
-  }
-  const timer = setInterval(() => {
-    const now = performance.now()
-    const state = Atomics.load(flag, 0)
-    if (began === 0 && state !== BEGUN.not) began = now
-    const mayTake = state === BEGUN.modest ? MODEST_WORK_MS : WORK_MS
-    const isLate = state !== BEGUN.modest && now - asked > WAIT_MS
-    if (began > 0 && (isLate || now - began > mayTake)) watch.overdue = 'working'
-    else if (began === 0 && isLate) watch.overdue = 'waiting'
-    if (watch.overdue) ending.abort()
-  }, LOOK_MS)
-  return watch
 }
 
 const tooMuch = (why: string) =>

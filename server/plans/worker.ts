@@ -1,10 +1,15 @@
-import type { StoredWorkshop } from '#contract/workshop'
 import { issueFaults } from '#core/files/orderFile'
 import type { Fault } from '#core/model/faults'
 import { type Order, orderSchema } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
 import { planOrder, UnplannableOrderError } from '#core/plan/index'
 import { isModest } from '#core/plan/limits'
+import { standBehind } from '../check/behind.ts'
 import { type TableName, tableCsv } from '../exports/tables.ts'
+import { type SharedWorkshop, unshared } from '../workshop/shared.ts'
+import { OutOfTimeError, within } from './within.ts'
+
+standBehind()
 
 /** An order to plan on a thread of its own. Texts cross threads faster than objects do. */
 export interface PlanTask {
@@ -12,49 +17,56 @@ export interface PlanTask {
   document: string
   /** Whether it was checked by the present schema; one of another is read through it. */
   checked: boolean
-  /** The workshop as JSON in memory that all threads share, and the name of this state of it. */
-  workshop: { fingerprint: string; bytes: SharedArrayBuffer }
+  workshop: SharedWorkshop
   /** One of the plan's tables as CSV; null for the whole plan as JSON. */
   table: TableName | null
-  /** Says when the work begins and on what: see `BEGUN`. */
+  limits: PlanLimits
+  /** One integer in shared memory: 1 as soon as the work has begun, so that waiting is not taken for work. */
   begun: SharedArrayBuffer
 }
 
-/** What stands in a task's `begun`: waiting for a thread is not taken for work, nor an everyday order for a hostile one. */
-export const BEGUN = { not: 0, large: 1, modest: 2 }
+export interface PlanLimits {
+  /** Milliseconds that the work may take. */
+  workMs: number
+  /** As much for an order of an everyday size: it is not refused because the machine is busy with something else. */
+  modestWorkMs: number
+}
 
 /** The answer is made into bytes here, so that nobody has to do it who is asked by others meanwhile. */
-export type PlanAnswer = { bytes: Uint8Array } | { faults: Fault[] } | { tooLarge: number }
+export type PlanAnswer =
+  | { bytes: Uint8Array }
+  | { faults: Fault[] }
+  | { tooLarge: number }
+  | { outOfTime: true }
 
 /** Characters that an answer may have: a hundred times the demo order's plan. */
 const MOST_CHARACTERS = 8_000_000
 
-/** Texts are decoded from memory of one's own. */
-const decode = (bytes: SharedArrayBuffer) => new TextDecoder().decode(new Uint8Array(bytes).slice())
-
-let known: { fingerprint: string; stored: StoredWorkshop } | null = null
-
-export default function plan({ document, checked, workshop: sent, table, begun }: PlanTask): PlanAnswer {
-  const flag = new Int32Array(begun)
-  Atomics.store(flag, 0, BEGUN.large)
-  if (known?.fingerprint !== sent.fingerprint)
-    known = { fingerprint: sent.fingerprint, stored: JSON.parse(decode(sent.bytes)) as StoredWorkshop }
-  const { workshop } = known.stored
-  const read = checked
-    ? { success: true as const, data: JSON.parse(document) as Order }
-    : orderSchema.safeParse(JSON.parse(document))
+export default function plan(task: PlanTask): PlanAnswer {
+  Atomics.store(new Int32Array(task.begun), 0, 1)
+  const workshop = unshared(task.workshop)
+  const read = task.checked
+    ? { success: true as const, data: JSON.parse(task.document) as Order }
+    : orderSchema.safeParse(JSON.parse(task.document))
   if (!read.success) return { faults: issueFaults(read.error) }
   const order = read.data
-  if (isModest(order, workshop)) Atomics.store(flag, 0, BEGUN.modest)
+  const { workMs, modestWorkMs } = task.limits
   try {
-    const made = planOrder(order, workshop)
-    const text = table ? tableCsv(table, made, order, workshop) : JSON.stringify(made)
-    if (text.length > MOST_CHARACTERS) return { tooLarge: text.length }
-    return { bytes: new TextEncoder().encode(text) }
+    return within(isModest(order, workshop) ? modestWorkMs : workMs, () =>
+      answer(order, workshop, task.table),
+    )
   } catch (error) {
+    if (error instanceof OutOfTimeError) return { outOfTime: true }
     if (error instanceof UnplannableOrderError) return { faults: error.faults }
     throw error
   }
+}
+
+function answer(order: Order, workshop: Workshop, table: TableName | null): PlanAnswer {
+  const made = planOrder(order, workshop)
+  const text = table ? tableCsv(table, made, order, workshop) : JSON.stringify(made)
+  if (text.length > MOST_CHARACTERS) return { tooLarge: text.length }
+  return { bytes: new TextEncoder().encode(text) }
 }
 
 /** Loads everything that planning needs, so that the first plan need not wait for it. */

@@ -4,10 +4,10 @@ import type { ImportedOrder } from '#contract/orders'
 import { readOrderFile } from '#core/files/orderFile'
 import { takeInOrder } from '#core/files/takeIn'
 import { OrderRow } from '../entities/order.ts'
+import { columnsOf } from '../entities/orderColumns.ts'
 import { FlowerRow, IcingRow, TipRow } from '../entities/workshop.ts'
 import { invalid } from '../http/problems.ts'
 import { currentWorkshop } from '../workshop/current.ts'
-import { columnsOf } from './orderRows.ts'
 import { reservedIds } from './reserved.ts'
 
 /**

@@ -3,20 +3,29 @@ import type { EntityManager } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { orderEndpoints } from '#contract/orders'
 import { writeOrderFile } from '#core/files/orderFile'
-import { orderFaults } from '#core/model/faults'
 import { copyName } from '#core/model/names'
 import type { Order } from '#core/model/order'
 import { newOrder } from '#core/orders/new'
 import type { AppContext } from '../app.ts'
 import { OrderRow } from '../entities/order.ts'
 import { type TableName, tableNames } from '../exports/tables.ts'
-import { changedMeanwhile, invalid, ProblemError } from '../http/problems.ts'
+import { changedMeanwhile, notFound, ProblemError } from '../http/problems.ts'
 import { route } from '../http/route.ts'
 import { currentWorkshop } from '../workshop/current.ts'
 import { restoreOrder } from './deleted.ts'
 import { importOrder } from './importOrder.ts'
+import { orderOf } from './orderBody.ts'
 import { listOrders } from './orderList.ts'
-import { findOrder, findText, insertOrder, replaceOrder, toOrder, toStored } from './orderRows.ts'
+import {
+  findOrder,
+  findText,
+  insertOrder,
+  mustBeThere,
+  replaceOrder,
+  toOrder,
+  toStored,
+} from './orderRows.ts'
+import { sameId } from './rules.ts'
 
 /** Orders: list, edit whole, copy, delete and restore, files, plan. */
 export function orderRoutes({ orm, plans }: AppContext): Router {
@@ -43,25 +52,23 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
     router,
     orm,
     orderEndpoints.replace,
-    async ({ em, param, body, version }) => {
-      const id = param('id')
-      if (body.id !== id)
-        throw invalid([{ path: ['id'], message: `The address says "${id}", the order "${body.id}".` }])
-      const { workshop } = await currentWorkshop(em)
-      const faults = orderFaults(body, workshop)
-      if (faults.length > 0) throw invalid(faults)
-      if (!(await replaceOrder(em, body, version))) {
-        await findOrder(em, id)
+    async ({ em, param, version, req }) => {
+      const order = await orderOf(req, await currentWorkshop(em))
+      sameId(param('id'), order.id)
+      if (!(await replaceOrder(em, order, version))) {
+        await mustBeThere(em, order.id)
         throw changedMeanwhile()
       }
       return { version: version + 1 }
     },
-    { transaction: false },
+    // one statement, and large orders are taken apart on another thread
+    { transaction: false, readsBody: true },
   )
 
   route(router, orm, orderEndpoints.remove, async ({ em, param }) => {
-    const row = await findOrder(em, param('id'))
-    row.deletedAt = new Date()
+    const id = param('id')
+    const deleted = await em.nativeUpdate(OrderRow, { id, deletedAt: null }, { deletedAt: new Date() })
+    if (deleted === 0) throw notFound('order', id)
     return undefined
   })
 
@@ -91,8 +98,8 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
   /** What a plan is made of, as text: it is taken apart on the thread that plans. */
   const toPlan = async (em: EntityManager, id: string) => {
     const row = await findText(em, id)
-    const { fingerprint, bytes } = await currentWorkshop(em)
-    return { ...row, workshop: { fingerprint, bytes } }
+    const { shared } = await currentWorkshop(em)
+    return { ...row, workshop: shared }
   }
 
   route(router, orm, orderEndpoints.plan, async ({ em, param, res }) => {

@@ -15,7 +15,7 @@ export function workshopRoutes({ orm }: AppContext): Router {
   const router = Router()
 
   route(router, orm, endpoints.read, async ({ em, req, res }) => {
-    const { fingerprint, bytes } = await currentWorkshop(em)
+    const { fingerprint, bytes } = (await currentWorkshop(em)).shared
     const etag = `"${fingerprint}"`
     res.setHeader('ETag', etag).setHeader('Cache-Control', 'private, no-cache')
     if (req.get('If-None-Match') === etag) res.status(304).end()

@@ -3,6 +3,7 @@ import { type Flower, flowerSchema } from '#core/model/flower'
 import { type Order, orderSchema } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { newOrder } from '#core/orders/new'
+import { shared } from '../workshop/shared.ts'
 
 export interface Hostile {
   name: string
@@ -129,9 +130,6 @@ export function hostileOrders(): Hostile[] {
 
 /** An order as the pool takes it. */
 export function taskOf({ order, workshop }: Omit<Hostile, 'name'>) {
-  const encoded = new TextEncoder().encode(JSON.stringify({ workshop }))
-  const bytes = new SharedArrayBuffer(encoded.length)
-  new Uint8Array(bytes).set(encoded)
   const fingerprint = `${workshop.flowers.length}`
-  return { document: JSON.stringify(order), checked: true, workshop: { fingerprint, bytes } }
+  return { document: JSON.stringify(order), checked: true, workshop: shared({ workshop }, fingerprint) }
 }

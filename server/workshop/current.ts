@@ -1,12 +1,12 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import type { StoredWorkshop } from '#contract/workshop'
 import { loadWorkshop } from './load.ts'
+import { type SharedWorkshop, shared } from './shared.ts'
 
-/** The workshop as it stands, and the name of exactly this state of it. */
+/** The workshop as it stands. */
 export interface CurrentWorkshop extends StoredWorkshop {
-  fingerprint: string
-  /** As it is sent: JSON in memory that every thread can read without a copy. */
-  bytes: SharedArrayBuffer
+  /** As threads get it. */
+  shared: SharedWorkshop
 }
 
 /** Everything a workshop is read from: `xmin` changes with every write to a row, whoever writes it. */
@@ -25,16 +25,9 @@ const kept = new WeakMap<EntityManager['config'], CurrentWorkshop>()
 export async function currentWorkshop(em: EntityManager): Promise<CurrentWorkshop> {
   const [row] = await em.execute<[{ fingerprint: string }]>(FINGERPRINT)
   const known = kept.get(em.config)
-  if (known?.fingerprint === row.fingerprint) return known
+  if (known?.shared.fingerprint === row.fingerprint) return known
   const stored = await loadWorkshop(em)
-  const current = { ...stored, fingerprint: row.fingerprint, bytes: shared(JSON.stringify(stored)) }
+  const current = { ...stored, shared: shared(stored, row.fingerprint) }
   kept.set(em.config, current)
   return current
-}
-
-function shared(text: string): SharedArrayBuffer {
-  const encoded = new TextEncoder().encode(text)
-  const bytes = new SharedArrayBuffer(encoded.length)
-  new Uint8Array(bytes).set(encoded)
-  return bytes
 }
