@@ -1,7 +1,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { seeded } from '#core/mesh/random'
+import { seeded } from '#core/random'
 import { isHealthy, startKanten, stopKanten } from '../server/testing/process.ts'
 
 const SIGNALS = ['SIGKILL', 'SIGINT', 'SIGTERM'] as const

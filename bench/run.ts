@@ -3,6 +3,7 @@ import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 import { colourBenchmarks } from './colour.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
 import { serverBenchmarks } from './server.ts'
+import { sizeBenchmarks } from './sizes.ts'
 import { solidBenchmarks } from './solid.ts'
 import { startsBenchmark } from './starts.ts'
 
@@ -20,6 +21,7 @@ const quick: Benchmark[] = [
   ...bagBenchmarks(demo.order, workshop),
   ...colourBenchmarks,
   ...solidBenchmarks,
+  ...sizeBenchmarks,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
   ...serverBenchmarks.filter(wanted),

@@ -1,7 +1,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { seeded } from '#core/mesh/random'
+import { seeded } from '#core/random'
 import { hostileRequest } from '../bench/hostileRequests.ts'
 import { killStarts } from '../bench/kills.ts'
 import { isHealthy, type Running, startKanten, stopKanten } from '../server/testing/process.ts'

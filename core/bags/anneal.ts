@@ -1,4 +1,4 @@
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import { greedy } from './greedy.ts'
 import { move } from './moves.ts'
 import type { Arrangement, BagProblem } from './problem.ts'

@@ -1,4 +1,4 @@
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import { join, otherOrder } from './moves.ts'
 import { type Arrangement, type BagProblem, fitOf, type Group, mayShare } from './problem.ts'
 import { overStock, simulate } from './simulate.ts'

@@ -1,4 +1,4 @@
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import type { BagProblem, Job } from './problem.ts'
 
 /** A small order made from a seed, for holding the search against its proofs. */

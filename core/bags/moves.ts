@@ -1,4 +1,4 @@
-import type { Random } from '../mesh/random.ts'
+import type { Random } from '../random.ts'
 import { type Arrangement, type BagProblem, fitOf, type Group, mayShare } from './problem.ts'
 
 /**

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { catalogueDyes } from '../catalogue/dyes.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import { fitDye, trustOf } from './calibrate.ts'
 import { bestOrder, type ChainTask, carryOver, chainFaults, prepare, simulate } from './carryOver.ts'
 import { ciede2000 } from './ciede2000.ts'

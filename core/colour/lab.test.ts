@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import { hexToLab, labCurve, labCurveSlope, labToHex, labToRgb, labToXyz, linearToXyz, WHITE } from './lab.ts'
 
 describe('Lab under D65', () => {

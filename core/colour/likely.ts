@@ -1,5 +1,5 @@
-import { type Random, seeded } from '../mesh/random.ts'
 import type { Provenance } from '../model/dye.ts'
+import { type Random, seeded } from '../random.ts'
 import { ciede2000 } from './ciede2000.ts'
 import type { DosedMix } from './dose.ts'
 import { SPECKS } from './dose.ts'

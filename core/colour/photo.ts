@@ -1,4 +1,4 @@
-import { seeded } from '../mesh/random.ts'
+import { seeded } from '../random.ts'
 import {
   encodeChannel,
   hexChannels,

@@ -1,5 +1,5 @@
 import { catalogueDyes } from '../catalogue/dyes.ts'
-import { type Random, seeded } from '../mesh/random.ts'
+import { type Random, seeded } from '../random.ts'
 import { genericCurve } from './dyeCurve.ts'
 import type { LabD65 } from './lab.ts'
 import { type TintBase, tintBase, tinter } from './tint.ts'

@@ -1,6 +1,6 @@
 import type { Flower, Layer } from '../model/flower.ts'
-import { strokeDefinition } from '../strokes/index.ts'
-import { strokeReach } from '../strokes/quantities.ts'
+import { strokeBody } from '../solids/body.ts'
+import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
 import type { FlowerMeasure, ResolvedLayer } from './measure.ts'
 
@@ -62,27 +62,29 @@ const moundTooHigh: Check = (_, layers) =>
     })
   })
 
-const reachOf = ({ layer, tip }: ResolvedLayer): Float64Array =>
-  strokeReach(layer.stroke, { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }, tip.opening)
+/** The surface of one of a layer's strokes, at azimuth 0. */
+const bodyOf = ({ layer, tip }: ResolvedLayer): Float32Array =>
+  strokeBody(layer.stroke, { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }, tip.opening)
 
-function furthest(reach: Float64Array): number {
+function furthest(body: Float32Array): number {
   let most = 0
-  for (let o = 0; o < reach.length; o += 4) most = Math.max(most, Math.hypot(reach[o]!, reach[o + 1]!))
+  for (let o = 0; o < body.length; o += 3) most = Math.max(most, Math.hypot(body[o]!, body[o + 1]!))
   return most
 }
 
 /** How far a layer's strokes reach from the flower's axis, mm. */
-const reachMm = (resolved: ResolvedLayer): number => furthest(reachOf(resolved))
+const reachMm = (resolved: ResolvedLayer): number => furthest(bodyOf(resolved))
 
 /** Azimuths in degrees that one stroke of a petal row covers, at seven tenths of its reach and beyond. */
 function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
-  const reach = reachOf({ layer, tip })
-  const most = furthest(reach)
+  // folds of a frill reach further out here and there, and cover no more
+  const stroke = 'ripple' in layer.stroke ? ({ ...layer.stroke, ripple: null } as Stroke) : layer.stroke
+  const body = bodyOf({ layer: { ...layer, stroke }, tip })
+  const most = furthest(body)
   let widest = 0
-  for (let o = 0; o < reach.length; o += 4) {
-    const r = Math.hypot(reach[o]!, reach[o + 1]!)
-    if (r < most * 0.7) continue
-    widest = Math.max(widest, Math.abs(Math.atan2(reach[o + 1]!, reach[o]!)) + reach[o + 3]! / r)
+  for (let o = 0; o < body.length; o += 3) {
+    if (Math.hypot(body[o]!, body[o + 1]!) < most * 0.7) continue
+    widest = Math.max(widest, Math.abs(Math.atan2(body[o + 1]!, body[o]!)))
   }
   return (2 * widest * 180) / Math.PI
 }

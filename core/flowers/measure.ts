@@ -4,7 +4,7 @@ import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
-import { flowerExtent } from './extent.ts'
+import { type Extent, flowerExtent } from './extent.ts'
 
 /** A layer ready to be piped: lengths final, its tip known. */
 export interface ResolvedLayer {
@@ -22,13 +22,10 @@ export interface LayerMeasure {
   shares: { role: string; share: number }[]
 }
 
-export interface FlowerMeasure {
+export interface FlowerMeasure extends Extent {
   layers: LayerMeasure[]
   volumeMm3: number
   seconds: number
-  /** Mean caliper width over 18 directions, and top above the base plane, mm. */
-  diameterMm: number
-  heightMm: number
 }
 
 /** Azimuths in radians at which a layer's strokes start. */

@@ -1,6 +1,8 @@
 import type { Flower, Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
-import { scaleStroke, strokes } from '../strokes/index.ts'
+import { strokes } from '../strokes/index.ts'
+import { onlyNarrower, pressStroke, scaleStroke } from '../strokes/resize.ts'
+import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
 import { flowerExtent } from './extent.ts'
 import { type FlowerMeasure, measureFlower, type ResolvedLayer } from './measure.ts'
@@ -30,21 +32,58 @@ export class UnknownTipError extends Error {
 }
 
 /**
- * Fits a flower to a wanted size: its lengths are scaled to the diameter, and each layer takes the tip of its
- * family nearest to the scaled size, owned ones first. A tip that a person chose is kept as it is.
+ * Fits a flower to a wanted size: each layer takes the tip of its family nearest to the scaled size, owned ones first,
+ * and then all lengths of the hand are stretched or drawn in until the whole is as wide as it is wanted. A tip that a
+ * person chose is kept as it is.
  * @throws UnknownTipError when a layer's tip is not known.
  */
 export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly OwnedTip[]): FittedFlower {
   const own = flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
-  const factor = fitting.sizeMm === null ? 1 : fitting.sizeMm / Math.max(0.1, flowerExtent(own).diameterMm)
-  const layers = own.map(({ layer, tip }) => {
+  const wanted = fitting.sizeMm
+  const scale = wanted === null ? 1 : wanted / Math.max(0.1, flowerExtent(own).diameterMm)
+  const tipped = own.map(({ layer, tip }) => {
     const chosen = fitting.tips[layer.id]
-    return {
-      layer: scaleLayer(layer, factor),
-      tip: chosen ? knownTip(flower, chosen, tips) : nextTip(layer, tip, factor, tips),
-    }
+    const next = chosen ? knownTip(flower, chosen, tips) : nextTip(layer, tip, scale, tips)
+    return { layer: pressed(layer, tip, next, scale), tip: next }
   })
+  const scaled = (factor: number): ResolvedLayer[] =>
+    tipped.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip }))
+  const factor = wanted === null ? 1 : lengthsFor(wanted, scale, (f) => flowerExtent(scaled(f)).diameterMm)
+  const layers = scaled(factor)
   return { factor, layers, measure: measureFlower(flower, layers) }
+}
+
+/** A width that is missed by less than this share is hit: no ruler and no hand tells. */
+const HIT = 0.004
+/** Lengths are stretched no further from the plain scale than this: beyond it the flower is another one. */
+const MOST_STRETCH = 3
+const MOST_TRIES = 12
+
+/**
+ * The factor for a flower's lengths at which it is as wide as wanted. An opening does not stretch with the rest, so the
+ * plain scale misses; the width grows steadily with the lengths, so that the secant rule, kept between what is too
+ * small and what is too large (Illinois), finds it in two or three tries.
+ */
+function lengthsFor(wantedMm: number, scale: number, widthAt: (factor: number) => number): number {
+  const missAt = (factor: number) => widthAt(factor) / wantedMm - 1
+  let a = scale
+  let missA = missAt(a)
+  if (Math.abs(missA) < HIT) return a
+  let b = Math.min(scale * MOST_STRETCH, Math.max(scale / MOST_STRETCH, scale * (1 - 1.5 * missA)))
+  let missB = missAt(b)
+  for (let tries = 0; Math.abs(missB) >= HIT && tries < MOST_TRIES; tries++) {
+    const next = b - (missB * (b - a)) / (missB - missA)
+    const within = Math.min(scale * MOST_STRETCH, Math.max(scale / MOST_STRETCH, next))
+    if (!Number.isFinite(within) || within === b) break
+    const miss = missAt(within)
+    if (miss * missB < 0) {
+      a = b
+      missA = missB
+    } else missA /= 2
+    b = within
+    missB = miss
+  }
+  return b
 }
 
 function knownTip(flower: Flower, tipId: string, tips: readonly OwnedTip[]): OwnedTip {
@@ -57,16 +96,30 @@ function knownTip(flower: Flower, tipId: string, tips: readonly OwnedTip[]): Own
 const SAME_SIZE = 0.08
 
 function nextTip(layer: Layer, tip: OwnedTip, factor: number, tips: readonly OwnedTip[]): OwnedTip {
-  if (Math.abs(factor - 1) < SAME_SIZE || strokes[layer.stroke.kind].freeOpening) return tip
+  const { kind } = layer.stroke
+  if (Math.abs(factor - 1) < SAME_SIZE || strokes[kind].freeOpening) return tip
+  const wide = openingSpan(tip.opening) * factor
+  const able = onlyNarrower(kind) ? tips.filter((t) => openingSpan(t.opening) > wide * (1 - SAME_SIZE)) : tips
+  const owned = nearestScaled(
+    tip.opening,
+    factor,
+    able.filter((t) => t.owned > 0),
+  )
+  const near = owned && Math.abs(Math.log(openingSpan(owned.opening) / wide)) < OWNED_DOES
   return (
-    nearestScaled(
-      tip.opening,
-      factor,
-      tips.filter((t) => t.owned > 0),
-    ) ??
-    nearestScaled(tip.opening, factor, tips) ??
+    (near ? owned : (nearestScaled(tip.opening, factor, able) ?? nearestScaled(tip.opening, factor, tips))) ??
     tip
   )
+}
+
+/** A tip of the drawer does as long as it is no further from the wanted size than this, as a logarithm (35 %). */
+const OWNED_DOES = 0.3
+
+/** The layer with its strokes squeezed more or less, where the tip is smaller or larger than the size asks for. */
+function pressed(layer: Layer, own: OwnedTip, taken: OwnedTip, factor: number): Layer {
+  if (own.opening.family !== taken.opening.family) return layer
+  const wanted = (openingSpan(own.opening) * factor) / openingSpan(taken.opening)
+  return { ...layer, stroke: pressStroke(layer.stroke, wanted) }
 }
 
 /** The same layer with every length multiplied by `factor`. */

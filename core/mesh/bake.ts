@@ -1,4 +1,4 @@
-import type { FlowerMesh } from './mesh.ts'
+import type { FlowerMesh } from '../solids/mesh.ts'
 
 /** Light baked into a mesh: how open each vertex lies to the sky, and from where that light comes. */
 export interface Bake {

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { fitFlower } from '../flowers/resolve.ts'
+import type { FlowerMesh } from '../solids/mesh.ts'
 import { bake } from './bake.ts'
 import { flowerMesh } from './flowerMesh.ts'
-import type { FlowerMesh } from './mesh.ts'
 
 const layersOf = (id: string) =>
   fitFlower(catalogueFlowers.find((f) => f.id === id)!, { sizeMm: null, tips: {} }, starterWorkshop.tips)

@@ -19,6 +19,7 @@ export const beadTrail: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
+  cycles: (p) => p.beads + Math.abs(p.turnDeg) / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

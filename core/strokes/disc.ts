@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import { lie, onRing } from './frames.ts'
-import { flow } from './params.ts'
+import { fill, flow } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('disc'),
   turns: z.number().min(0.9).max(1.4).default(1.06),
   liftDeg: z.number().min(-10).max(40).default(4),
+  fill,
   flow,
 })
 
@@ -16,6 +17,7 @@ export const disc: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,
@@ -24,7 +26,7 @@ export const disc: StrokeDefinition<typeof schema> = {
       const lift = radians(p.liftDeg)
       const [c, s] = onRing(out, at.ringMm, at.heightMm, theta)
       lie(out, lift, c, s)
-      out.scale = 1
+      out.scale = p.fill
       out.curl = 0
       out.lip = 0
     },

@@ -27,6 +27,7 @@ const words: Record<string, string> = {
   endRingMm: 'ring at the end',
   endScale: 'ease at the ends',
   fallMm: 'runs down',
+  fill: 'slot filled',
   flow: 'pressure',
   leanDeg: 'leans out',
   lengthMm: 'length',

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { onRing, stand } from './frames.ts'
-import { flow, lipDeg, tiltDeg } from './params.ts'
+import { fill, flow, lipDeg, tiltDeg } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
@@ -11,6 +11,7 @@ const schema = z.object({
   lobes: z.number().int().min(0).max(9).default(6),
   lobeDepth: z.number().min(0).max(0.6).default(0.3),
   lipDeg,
+  fill,
   flow,
 })
 
@@ -21,6 +22,7 @@ export const funnel: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   upright: true,
+  cycles: (p) => p.turns + p.lobes,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,
@@ -30,7 +32,7 @@ export const funnel: StrokeDefinition<typeof schema> = {
       const [c, s] = onRing(out, at.ringMm, at.heightMm, theta)
       const lobe = p.lobes === 0 ? 1 : Math.abs(Math.cos((p.lobes * (theta - at.azimuth)) / 2)) ** 0.7
       stand(out, tilt, c, s)
-      out.scale = 1 - p.lobeDepth * (1 - lobe)
+      out.scale = p.fill * (1 - p.lobeDepth * (1 - lobe))
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)
       out.lip = radians(p.lipDeg) * lobe
     },

@@ -98,18 +98,3 @@ export type Stroke = z.infer<typeof strokeSchema>
 export function strokeDefinition(kind: StrokeKind): StrokeDefinition {
   return strokes[kind] as unknown as StrokeDefinition
 }
-
-/** The same stroke with every length (`…Mm`) multiplied by `factor`; angles, turns and pressures stay. */
-export function scaleStroke<S extends Stroke>(stroke: S, factor: number): S {
-  return scaleLengths(stroke, factor) as S
-}
-
-function scaleLengths(value: unknown, factor: number): unknown {
-  if (typeof value !== 'object' || value === null) return value
-  return Object.fromEntries(
-    Object.entries(value).map(([key, inner]) => [
-      key,
-      typeof inner === 'number' && key.endsWith('Mm') ? inner * factor : scaleLengths(inner, factor),
-    ]),
-  )
-}

@@ -15,3 +15,5 @@ export const ripple = z
   })
   .nullable()
   .default(null)
+/** Low pressure leaves the narrow end of a slot empty: so a petal is piped that is smaller than its slot. */
+export const fill = z.number().min(0.6).max(1).default(1).describe('Share of the slot that carries icing')

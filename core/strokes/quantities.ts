@@ -1,5 +1,5 @@
 import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
-import { measureTube, newTubeFrame } from '../geometry/tube.ts'
+import { measureTube } from '../geometry/tube.ts'
 import type { Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingSize, openingSlot } from '../tips/index.ts'
 import { type Stroke, strokeDefinition } from './index.ts'
@@ -19,6 +19,15 @@ export function traceStroke(stroke: Stroke, at: Placement, opening: Opening): Tr
   return strokeDefinition(stroke.kind).trace(stroke, at, openingFacts(opening))
 }
 
+/** How often a stroke's path goes round or to and fro, 1 at the least: steps along it are so many times as many. */
+export function strokeCycles(stroke: Stroke): number {
+  return Math.max(1, strokeDefinition(stroke.kind).cycles?.(stroke) ?? 1)
+}
+
+/** Steps along a path that is measured, at the least, and for each of its cycles: both leave 0.3 % at the most. */
+const LEAST_STEPS = { sheet: 24, tube: 64 }
+const STEPS_PER_CYCLE = { sheet: 24, tube: 32 }
+
 /** Icing squeezed by a working hand, mm³/s: what limits big openings, where path speed does not. */
 const SQUEEZE_MM3_PER_S = 900
 
@@ -35,22 +44,19 @@ export interface StrokeQuantities {
 export function measureStroke(stroke: Stroke, at: Placement, opening: Opening): StrokeQuantities {
   const definition = strokeDefinition(stroke.kind)
   const trace = traceStroke(stroke, at, opening)
+  const { primitive } = trace
+  const perCycle = Math.ceil(STEPS_PER_CYCLE[primitive] * strokeCycles(stroke))
+  const steps = Math.max(LEAST_STEPS[primitive], perCycle)
   const { volumeMm3, travelMm } =
-    trace.primitive === 'sheet'
-      ? measureSheet(sweepSheet(trace.path, slotFor(stroke, opening)), slotFor(stroke, opening), trace.flow)
-      : measureTube(trace.path, openingArea(opening), trace.flow)
+    primitive === 'sheet'
+      ? measureSheet(
+          sweepSheet(trace.path, slotFor(stroke, opening), steps),
+          slotFor(stroke, opening),
+          trace.flow,
+        )
+      : measureTube(trace.path, openingArea(opening), trace.flow, steps)
   const moving = Math.max(travelMm / definition.speedMmPerS, volumeMm3 / SQUEEZE_MM3_PER_S)
   return { volumeMm3, seconds: definition.overheadSeconds + moving }
-}
-
-/** Sample points of a stroke's surface: x, y, z and the icing's radius around the point, four numbers each, mm. */
-export function strokeReach(stroke: Stroke, at: Placement, opening: Opening): Float64Array {
-  const trace = traceStroke(stroke, at, opening)
-  if (trace.primitive === 'tube') return tubeReach(trace, openingArea(opening))
-  const { points } = sweepSheet(trace.path, slotFor(stroke, opening), 8, 4)
-  const reach = new Float64Array((points.length / 3) * 4)
-  for (let i = 0; i < points.length / 3; i++) reach.set(points.subarray(i * 3, i * 3 + 3), i * 4)
-  return reach
 }
 
 function slotFor(stroke: Stroke, opening: Opening): Slot {
@@ -58,15 +64,4 @@ function slotFor(stroke: Stroke, opening: Opening): Slot {
   if (slot) return slot
   const { label } = strokeDefinition(stroke.kind)
   throw new RangeError(`A ${label} needs a slot; a ${opening.family} opening has none.`)
-}
-
-function tubeReach(trace: Extract<Trace, { primitive: 'tube' }>, areaMm2: number): Float64Array {
-  const radius = Math.sqrt(areaMm2 / Math.PI)
-  const reach = new Float64Array(17 * 4)
-  const frame = newTubeFrame()
-  for (let i = 0; i <= 16; i++) {
-    trace.path(i / 16, frame)
-    reach.set([frame.x, frame.y, frame.z, radius * frame.scale], i * 4)
-  }
-  return reach
 }

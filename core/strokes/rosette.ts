@@ -23,6 +23,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
   schema,
   families: ['star', 'round', 'cutBag'],
   freeOpening: false,
+  cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'tube',
     flow: p.flow,

@@ -47,6 +47,8 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   freeOpening: boolean
   /** True where the petal stands by itself, so that the icing must hold it up. */
   upright?: boolean
+  /** How often the path goes round, to and fro or up and down between its ends: what its steps must follow. */
+  cycles?(params: z.infer<S>): number
   /** Path and pressure of one stroke. */
   trace(params: z.infer<S>, at: Placement, opening: OpeningFacts): Trace
   /** Speed of the hand along the path, mm/s, and what every single stroke takes besides (place, stop, turn), s. */

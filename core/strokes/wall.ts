@@ -20,6 +20,7 @@ export const wall: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   upright: true,
+  cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

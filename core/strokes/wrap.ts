@@ -21,6 +21,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   upright: true,
+  cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -26,6 +26,8 @@ export interface TipFamily<S extends z.ZodObject = z.ZodObject> {
   outlines(opening: z.infer<S>): Outline[]
   /** The one length that scales with the flower, used to find the next size up or down. */
   sizeMm(opening: z.infer<S>): number
+  /** Across all of the opening, where that is not the length it is ordered by. */
+  spanMm?(opening: z.infer<S>): number
   /** Millimetres in words: "13 mm slot, 2.2 to 0.7". */
   describe(opening: z.infer<S>): string
   /** The slot, for families that draw sheets; null for those that draw tubes. */

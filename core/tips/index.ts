@@ -64,6 +64,11 @@ export function openingSize(opening: Opening): number {
   return familyOf(opening).sizeMm(opening)
 }
 
+/** Across the whole opening, mm: what makes a stroke wide. */
+export function openingSpan(opening: Opening): number {
+  return familyOf(opening).spanMm?.(opening) ?? openingSize(opening)
+}
+
 /** "petal 13 mm, 2.2 to 0.7": family and figures in words. */
 export function describeOpening(opening: Opening): string {
   const family = familyOf(opening)

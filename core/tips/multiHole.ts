@@ -29,6 +29,7 @@ export const multiHole: TipFamily<typeof schema> = {
   areaMm2: (o) => (o.holes * Math.PI * o.holeMm ** 2) / 4,
   outlines,
   sizeMm: (o) => o.holeMm,
+  spanMm: (o) => 2 * Math.max(...outlines(o).flatMap((outline) => outline.map(([x, y]) => Math.hypot(x, y)))),
   describe: (o) => `${o.holes} holes of ${mm(o.holeMm)} mm`,
   slot: () => null,
 }

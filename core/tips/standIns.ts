@@ -1,4 +1,4 @@
-import { type Opening, openingArea, openingSize, type TipFamilyName } from './index.ts'
+import { type Opening, openingArea, openingSize, openingSpan, type TipFamilyName } from './index.ts'
 
 /** Families that can do each other's work, with a change of look. */
 const kin: Partial<Record<TipFamilyName, TipFamilyName[]>> = {
@@ -46,14 +46,14 @@ export function nearestScaled<T extends { opening: Opening }>(
   factor: number,
   tips: readonly T[],
 ): T | null {
-  const size = openingSize(wanted) * factor
-  const fullness = (o: Opening) => openingArea(o) / openingSize(o) ** 2
+  const size = openingSpan(wanted) * factor
+  const fullness = (o: Opening) => openingArea(o) / openingSpan(o) ** 2
   let best: T | null = null
   let bestDistance = Number.POSITIVE_INFINITY
   for (const tip of tips) {
     if (tip.opening.family !== wanted.family) continue
     const distance =
-      Math.abs(Math.log(openingSize(tip.opening) / size)) +
+      Math.abs(Math.log(openingSpan(tip.opening) / size)) +
       Math.abs(Math.log(fullness(tip.opening) / fullness(wanted))) / 2
     if (distance < bestDistance) {
       best = tip

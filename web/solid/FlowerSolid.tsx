@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
-import type { StrokeRange } from '#core/mesh/mesh'
 import type { Layer } from '#core/model/flower'
+import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { driven } from '../workers/solids.ts'
 import css from './FlowerSolid.module.css'

@@ -19,7 +19,7 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
-import type { StrokeRange } from '#core/mesh/mesh'
+import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { type CakeBody, cakeBody } from './cake.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'

@@ -1,5 +1,5 @@
 import { Color, Mesh, PerspectiveCamera, Scene, Vector3, WebGLRenderer } from 'three'
-import type { FlowerMesh } from '#core/mesh/mesh'
+import type { FlowerMesh } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 

@@ -2,9 +2,9 @@ import * as Comlink from 'comlink'
 import type { BorderRun } from '#core/flowers/run'
 import { type Bake, bake } from '#core/mesh/bake'
 import { flowerMesh } from '#core/mesh/flowerMesh'
-import type { FlowerMesh } from '#core/mesh/mesh'
 import type { Layer } from '#core/model/flower'
 import type { Tip } from '#core/model/tip'
+import type { FlowerMesh } from '#core/solids/mesh'
 
 /** A flower's solid with its light. */
 export interface Solid {

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { z } from 'zod'
+import { benchMm, sizeWords } from '#core/flowers/sizeWords'
 import { type Flower, flowerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { counted, formatMinutes } from '#core/units'
@@ -27,7 +28,7 @@ export function FlowerFigures(props: {
   const { flower, picture, workshop, draft } = props
   const weight = useWeight()
   const icing = workshop.icings[0]!
-  const { diameterMm, heightMm, volumeMm3, seconds } = picture.measure
+  const { heightMm, volumeMm3, seconds } = picture.measure
   const learnt = useWorkshop().calibrations?.[flower.id]
   const [weighing, setWeighing] = useState(false)
   const sure = learnt
@@ -47,8 +48,8 @@ export function FlowerFigures(props: {
     >
       <WeighOne flower={flower} workshop={workshop} opened={weighing} close={() => setWeighing(false)} />
       <Stats>
-        <Stat name="across">{diameterMm.toFixed(0)} mm</Stat>
-        <Stat name="high">{heightMm.toFixed(0)} mm</Stat>
+        <Stat name="across">{sizeWords(picture.measure)}</Stat>
+        <Stat name="high">{benchMm(heightMm)} mm</Stat>
         <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density * factor)}</Stat>
         <Stat name="hands-on">{seconds < 90 ? `${Math.round(seconds)} s` : formatMinutes(seconds / 60)}</Stat>
       </Stats>

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl, Switch } from '@mantine/core'
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
-import type { StrokeRange } from '#core/mesh/mesh'
 import type { Flower } from '#core/model/flower'
+import type { StrokeRange } from '#core/solids/mesh'
 import { strokeDefinition } from '#core/strokes/index'
 import { Loading } from '../../parts/states.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'

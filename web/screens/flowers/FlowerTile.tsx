@@ -1,6 +1,7 @@
 import { useInViewport } from '@mantine/hooks'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { sizeWords } from '#core/flowers/sizeWords'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
@@ -30,7 +31,7 @@ export function FlowerTile(props: { flower: Flower; workshop: Workshop; onClick?
       </span>
       <span className={css.name}>{flower.name}</span>
       <span className={css.words}>
-        {picture ? `${Math.round(picture.measure.diameterMm)} mm, ` : ''}
+        {picture ? `${sizeWords(picture.measure)}, ` : ''}
         {flower.setting === 'nail' ? 'on a nail' : 'in place'}
       </span>
     </>

@@ -2,6 +2,7 @@ import { ActionIcon, Menu, Modal, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { benchMm } from '#core/flowers/sizeWords'
 import type { Flower } from '#core/model/flower'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
@@ -103,7 +104,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         label={`Size of ${flower.name}`}
         unit="mm"
         decimals={1}
-        value={placed.sizeMm ?? Math.round((picture?.measure.diameterMm ?? 0) * 10) / 10}
+        value={placed.sizeMm ?? benchMm(picture?.measure.diameterMm ?? 0)}
         schema={sizeSchema}
         onChange={(sizeMm) => change('size', { sizeMm })}
       />

@@ -1,8 +1,9 @@
 import { type SheetFrame, type SheetGrid, type SheetPath, sweepSheet } from '../geometry/sheet.ts'
+import { type Random, slip, smoothNoise } from '../random.ts'
 import type { Slot } from '../tips/family.ts'
+import { FRILL_SWELL, WAVER_TILT, WAVER_UP_MM } from './hand.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { INNER_FACE, skin, skinTriangles } from './mesh.ts'
-import { type Random, slip, smoothNoise } from './random.ts'
 
 /** A frill along the free edge. */
 export interface Ripple {
@@ -117,7 +118,7 @@ function unsteady(path: SheetPath, random: Random): SheetPath {
   const lipScale = 1 + 0.2 * slip(random)
   return (t, out: SheetFrame) => {
     path(t, out)
-    const d = 0.038 * tilt(t * 4)
+    const d = WAVER_TILT * tilt(t * 4)
     const { sx, sy, sz, bx, by, bz } = out
     out.sx = sx + d * bx
     out.sy = sy + d * by
@@ -125,7 +126,7 @@ function unsteady(path: SheetPath, random: Random): SheetPath {
     out.bx = bx - d * sx
     out.by = by - d * sy
     out.bz = bz - d * sz
-    out.pz += 0.16 * lift(t * 4)
+    out.pz += WAVER_UP_MM * lift(t * 4)
     out.lip *= lipScale
   }
 }
@@ -153,7 +154,7 @@ function addRipple(
     // a plain sine looks like a pie crust
     const wave = Math.sin(x) + 0.35 * Math.sin(2.3 * x + 1)
     const fade = Math.min(1, (4 * Math.min(t, tSteps - t)) / tSteps + 0.15)
-    const amp = ripple.ampMm * (1 + 0.4 * swell(turns)) * fade
+    const amp = ripple.ampMm * (1 + FRILL_SWELL * swell(turns)) * fade
     for (let u = bothEdges ? 0 : 1; u <= uSteps; u++) {
       const o = (t * row + u) * 3
       const free = bothEdges ? Math.abs((2 * u) / uSteps - 1) : u / uSteps

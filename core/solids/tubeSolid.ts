@@ -1,7 +1,7 @@
 import { newTubeFrame, type TubePath } from '../geometry/tube.ts'
+import { type Random, slip, smoothNoise } from '../random.ts'
 import type { Outline } from '../tips/family.ts'
 import { INNER_FACE, type MeshBuilder, skin, skinTriangles } from './mesh.ts'
-import { type Random, slip, smoothNoise } from './random.ts'
 
 /** How finely a tube is cut: rings along it. Around it goes the outline it is given. */
 export interface TubeCut {

@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest'
+import { catalogueFlowers } from '../catalogue/flowers/index.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import { flowerMesh } from '../mesh/flowerMesh.ts'
+import { openingArea } from '../tips/index.ts'
+import { fitFlower } from './resolve.ts'
+
+const { tips } = starterWorkshop
+const sized = (flower: (typeof catalogueFlowers)[number], sizeMm: number | null = null) =>
+  fitFlower(flower, { sizeMm, tips: {} }, tips)
+
+/** Caliper and ruler on a drawn solid: mean width over 36 directions, greatest width, top. */
+function measured(points: Float32Array) {
+  const widths = Array.from({ length: 36 }, (_, d) => {
+    const [c, s] = [Math.cos((Math.PI * d) / 36), Math.sin((Math.PI * d) / 36)]
+    let [low, high] = [0, 0]
+    for (let o = 0; o < points.length; o += 3) {
+      const along = c * points[o]! + s * points[o + 1]!
+      low = Math.min(low, along)
+      high = Math.max(high, along)
+    }
+    return high - low
+  })
+  let top = 0
+  for (let o = 2; o < points.length; o += 3) top = Math.max(top, points[o]!)
+  return { mean: widths.reduce((a, b) => a + b) / 36, most: Math.max(...widths), top }
+}
+
+describe('what is claimed of a flower', () => {
+  it.each(catalogueFlowers.map((f) => [f.name, f] as const))(
+    'is what its solid measures: %s',
+    (_, flower) => {
+      const { layers, measure } = sized(flower)
+      const hands = [11, 12, 13, 14, 15, 16].map((seed) => measured(flowerMesh(layers, seed, 1).positions))
+      const mean = (of: 'mean' | 'most' | 'top') => hands.reduce((sum, h) => sum + h[of], 0) / hands.length
+      const off = [
+        measure.diameterMm / mean('mean') - 1,
+        measure.alongMm / mean('most') - 1,
+        measure.heightMm / mean('top') - 1,
+      ]
+      for (const share of off) expect(Math.abs(share)).toBeLessThan(0.04)
+    },
+  )
+
+  it('names long things by two figures, a ball by one', () => {
+    const raceme = sized(catalogueFlowers.find((f) => f.id === 'raceme')!).measure
+    expect(raceme.alongMm).toBeGreaterThan(2 * raceme.acrossMm)
+    const rose = sized(catalogueFlowers.find((f) => f.id === 'rose')!).measure
+    expect(rose.alongMm / rose.acrossMm).toBeLessThan(1.1)
+  })
+})
+
+describe('another size', () => {
+  it.each(catalogueFlowers.map((f) => [f.name, f] as const))('of %s is as wide as it is wanted', (_, f) => {
+    const own = sized(f).measure.diameterMm
+    for (const times of [0.6, 0.74, 0.9, 1.07, 1.3, 1.62, 2])
+      expect(Math.abs(sized(f, own * times).measure.diameterMm / (own * times) - 1)).toBeLessThan(0.03)
+  })
+
+  it('changes the weight by no more than the size and a new tip explain', () => {
+    for (const id of ['rose', 'blossom', 'shell-border', 'swirl', 'leaf', 'drop-star-flower', 'carnation']) {
+      const flower = catalogueFlowers.find((f) => f.id === id)!
+      const own = sized(flower).measure.diameterMm
+      let before = sized(flower, own * 0.6)
+      for (let times = 0.63; times <= 2; times += 0.03) {
+        const next = sized(flower, own * times)
+        const grown = (times / (times - 0.03)) ** 3
+        const tipSteps = next.layers.map(({ tip }, i) => {
+          const was = openingArea(before.layers[i]!.tip.opening)
+          return Math.max(openingArea(tip.opening) / was, was / openingArea(tip.opening))
+        })
+        const most = Math.max(...tipSteps) * grown * 1.03
+        const change = next.measure.volumeMm3 / before.measure.volumeMm3
+        expect([id, times.toFixed(2), Math.max(change, 1 / change) < most]).toEqual([
+          id,
+          times.toFixed(2),
+          true,
+        ])
+        before = next
+      }
+    }
+  })
+})
