@@ -48,6 +48,7 @@ export const colourBenchmarks: Benchmark[] = [
         curves: own,
         tolerance: 1.5,
         lastId: null,
+        keptCost: () => 0,
         colours: hexes.map((hex, i) => ({
           id: hex,
           target: hexToLab(hex),

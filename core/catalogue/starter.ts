@@ -28,6 +28,7 @@ export const starterSettings: Settings = {
   refillMinutes: 1.2,
   couplerMinutes: 0.5,
   washMinutes: 1,
+  keptBagMinutes: 4,
   minutesPerGram: 0.08,
   hourlyRate: 28,
   pantry: {},

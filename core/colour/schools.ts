@@ -3,6 +3,7 @@ import type { Batch, Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { leftGrams } from '../plan/carry.ts'
 import { planOrder } from '../plan/index.ts'
+import { keptBags } from '../plan/work/kept.ts'
 import { type ChainStep, type ChainTask, carryOver, prepare } from './carryOver.ts'
 import { doseWords, SPECKS } from './dose.ts'
 import { hexToLab, labToHex } from './lab.ts'
@@ -31,6 +32,8 @@ export interface School {
   thrownGrams: number
   bowls: number
   bags: number
+  /** Bags that wait for another colour before they can be finished. */
+  keptBags: number
   minutes: number
   /** The colour that comes out furthest from its wish. */
   worst: { colourId: string; words: string } | null
@@ -44,6 +47,8 @@ const WASH_MINUTES = 5
 /** In the mixed school, colours of more than this keep a bowl of their own, g. */
 const OWN_BOWL_GRAMS = 200
 const TOLERANCE = 1.5
+/** Where a gram is worth nothing, minutes still weigh against it. */
+const LEAST_MINUTES_PER_GRAM = 0.01
 
 /**
  * The schools of mixing side by side for one order: every colour its own bowl; one bowl that passes through all colours
@@ -53,14 +58,14 @@ export function schools(order: Order, workshop: Workshop, lastId: string | null)
   const plain = planOrder({ ...order, mixing: { school: 'separate' } }, workshop)
   const all = chainable(order, plain)
   const small = all.filter((c) => c.grams < OWN_BOWL_GRAMS)
-  const apart = prepare(chainTask(order, workshop, all, null)).map(({ id, alone }) => ({
+  const apart = prepare(chainTask(order, workshop, plain, all, null)).map(({ id, alone }) => ({
     colourId: id,
     words: differenceWords(alone.difference),
   }))
   const separate = figures('separate', { school: 'separate' }, plain, [], apart)
   const chained = (id: School['id'], colours: typeof all) => {
     if (colours.length < 2) return []
-    const { steps, shown } = chainOf(order, workshop, colours, lastId)
+    const { steps, shown } = chainOf(order, workshop, plain, colours, lastId)
     const mixing: Mixing = {
       school: 'carryOver',
       chain: steps.map((s) => ({
@@ -108,10 +113,15 @@ export function greenOf(order: Order, plan: Plan): string | null {
 function chainTask(
   order: Order,
   workshop: Workshop,
+  plan: Plan,
   colours: readonly Chainable[],
   lastId: string | null,
 ): ChainTask {
   const icing = workshop.icings.find((i) => i.id === order.icingKindId)!
+  const ids = colours.map((c) => c.id)
+  const kept = keptBags(plan.uses, ids, order.icingKindId)
+  const { keptBagMinutes, minutesPerGram } = workshop.settings
+  const gramsPerBag = keptBagMinutes / Math.max(LEAST_MINUTES_PER_GRAM, minutesPerGram)
   return {
     base: baseOf(icing),
     curves: workshop.dyes
@@ -120,12 +130,19 @@ function chainTask(
     colours: colours.map((c) => ({ ...c, target: hexToLab(c.hex) })),
     tolerance: TOLERANCE,
     lastId,
+    keptCost: (mask, k) => gramsPerBag * kept(mask, k),
   }
 }
 
-function chainOf(order: Order, workshop: Workshop, colours: readonly Chainable[], lastId: string | null) {
+function chainOf(
+  order: Order,
+  workshop: Workshop,
+  plan: Plan,
+  colours: readonly Chainable[],
+  lastId: string | null,
+) {
   const dyes = workshop.dyes.filter((d) => d.owned)
-  const steps = carryOver(chainTask(order, workshop, colours, lastId))
+  const steps = carryOver(chainTask(order, workshop, plan, colours, lastId))
   const shown = steps.map((step): SchoolStep => {
     const colour = colours.find((c) => c.id === step.colourId)!
     return {
@@ -185,6 +202,7 @@ function figures(
     thrownGrams: mixedGrams - used,
     bowls: colourCount(plan.batches) - passed,
     bags: plan.bags.filter((b) => b.reuses === null).length,
+    keptBags: plan.bags.filter((b) => b.keptFor !== null).length,
     minutes: handsOnMinutes + passed * (TINT_ON_MINUTES - WASH_MINUTES),
     worst: worst ? { colourId: worst.colourId, words: worst.words } : null,
     steps,

@@ -3,7 +3,7 @@ import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from './common.t
 import { settingSchema } from './flower.ts'
 
 /** Version of the plan's format; a change that old readers would misread raises it. */
-export const planVersion = 1
+export const planVersion = 2
 
 const grams = z.number().min(0)
 
@@ -65,6 +65,10 @@ export const bagSchema = z.object({
   changes: z.number().int().describe('Tip changes on its coupler'),
   washes: z.number().int().describe('Times a tip is washed to come to it from another bag'),
   reuses: z.number().int().nullable().describe('Number of the bag it is scraped from, in a chain of colours'),
+  keptFor: z
+    .string()
+    .nullable()
+    .describe('In a chain, the last colour that it is kept aside for, because a layer has to wait'),
   useIds: z.array(z.string()),
 })
 export type Bag = z.infer<typeof bagSchema>
@@ -83,6 +87,7 @@ export const batchSchema = z.object({
   reserveGrams: grams,
   marginGrams: grams.describe('Of the reserve, what is likely to be left'),
   bagResidueGrams: grams,
+  keptGrams: grams.describe('Of it, in bags that are kept aside, which nothing is scraped from'),
   bowlResidueGrams: grams,
   roundingGrams: grams,
   bagNumbers: z.array(z.number().int()),
@@ -162,12 +167,17 @@ export const planSchema = z.object({
   sequence: z
     .array(
       z.object({
+        kind: z
+          .enum(['spread', 'chill', 'pipe', 'lift'])
+          .describe('With a spatula, into the cold, from bags, or from nails onto the piece'),
+        pieceIds: z.array(idSchema),
         useIds: z.array(z.string()),
         bagNumbers: z.array(z.number().int()).describe('In the order in which they are taken up'),
         repeats: z.number().int().describe('Times the whole is gone through: flowers on nails'),
+        colourId: z.string().nullable().describe('Colour in the bowl meanwhile, in a chain of colours'),
       }),
     )
-    .describe('Piping in the order of work'),
+    .describe('The order of work'),
   conflicts: z
     .array(z.object({ tipId: idSchema, bagNumbers: z.array(z.number().int()) }))
     .describe('Tips that are wanted on more bags at once than there are of them'),

@@ -49,6 +49,8 @@ export const settingsSchema = z.object({
   refillMinutes: z.number().min(0).max(30),
   couplerMinutes: z.number().min(0).max(30),
   washMinutes: z.number().min(0).max(30),
+  /** What it costs to keep a filled bag aside while one bowl goes on to other colours: it is not used again. */
+  keptBagMinutes: z.number().min(0).max(60).default(4),
   /** What a gram of icing left in a bag is worth in minutes, when ways to work are compared. */
   minutesPerGram: z.number().min(0).max(5),
   /** What an hour of hands costs, for a quote. */

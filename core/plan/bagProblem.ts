@@ -4,6 +4,7 @@ import { fillBag, fillingMinutes } from './fill.ts'
 import { loadKey, pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
 import { flowersPiped } from './piped.ts'
+import { onNail, STAGE, stageOf } from './work/stages.ts'
 
 /** The bags of an order as a problem to solve, and what its numbers stand for. */
 export interface OrderBags {
@@ -15,13 +16,6 @@ export interface OrderBags {
   usesOfPair: Use[][]
   usesOfJob: Use[][]
 }
-
-/** Flowers in place come before borders, leaves last to bridge the gaps; coats before everything. */
-const stages: Record<Use['form'], number> = { coat: 0, flower: 2, border: 3, leaf: 4, vine: 4 }
-const NAIL_STAGE = 1
-
-/** Where in the work on its piece a use comes. */
-export const stageOf = (use: Use): number => (use.setting === 'nail' ? NAIL_STAGE : stages[use.form])
 
 /**
  * Builds the problem: pairs from loads and tips, a job for each flower on nails (all its layers, one flower after the
@@ -101,7 +95,7 @@ function groupBy(uses: readonly Use[], keyOf: (use: Use) => string, keys: readon
   return [...groups.values()]
 }
 
-/** Jobs in the order of the pieces; within a piece nails first, leaves last. */
+/** Jobs in the order of the pieces: nails first, which have to set, then what is piped in place by its stage. */
 function jobsOf(piped: readonly Use[]): { jobKeys: string[]; usesOfJob: Use[][] } {
   const jobs = new Map<string, Use[]>()
   for (const use of piped) {
@@ -110,7 +104,8 @@ function jobsOf(piped: readonly Use[]): { jobKeys: string[]; usesOfJob: Use[][] 
     if (job) job.push(use)
     else jobs.set(key, [use])
   }
-  const sorted = [...jobs].sort(([, a], [, b]) => stageOf(a[0]!) - stageOf(b[0]!))
+  const rank = (use: Use) => (onNail(use) ? -1 : stageOf(use))
+  const sorted = [...jobs].sort(([, a], [, b]) => rank(a[0]!) - rank(b[0]!))
   return { jobKeys: sorted.map(([key]) => key), usesOfJob: sorted.map(([, uses]) => uses) }
 }
 
@@ -124,13 +119,11 @@ function waitsFor(
   j: number,
 ): number[] {
   const first = jobs[j]![0]!
-  const stage = stageOf(first)
   return onPiece.get(first.pieceId)!.filter((i) => {
     const use = jobs[i]![0]!
     if (i === j) return false
     if (use.placedId === first.placedId) return i < j
-    const before = stageOf(use)
-    if (before >= stage) return false
-    return before !== NAIL_STAGE || stage >= stages.leaf
+    if (onNail(first)) return false
+    return onNail(use) ? stageOf(first) === STAGE.leaf : stageOf(use) < stageOf(first)
   })
 }

@@ -1,13 +1,15 @@
 import { greedy, inOrder, lendTips } from '../bags/greedy.ts'
 import { type Arrangement, fitOf, type Group, mayShare } from '../bags/problem.ts'
 import { simulate } from '../bags/simulate.ts'
-import { hexToLab } from '../colour/lab.ts'
 import type { ArrangementChoice } from '../model/order.ts'
 import type { Bag, Plan, Use } from '../model/plan.ts'
 import { shortOpening } from '../tips/index.ts'
-import { type OrderBags, orderBags, stageOf } from './bagProblem.ts'
+import { type OrderBags, orderBags } from './bagProblem.ts'
+import { alongChain } from './chainBags.ts'
 import { fillBag } from './fill.ts'
 import type { Lookup } from './lookup.ts'
+import { stageOf } from './work/stages.ts'
+import { type PipedStep, workSteps } from './work/steps.ts'
 
 export interface BagStage {
   bags: Bag[]
@@ -21,12 +23,24 @@ export interface BagStage {
  */
 export function bags(at: Lookup, uses: readonly Use[]): BagStage {
   const of = orderBags(at, uses)
-  if (of.problem.pairs.length === 0) return { bags: [], sequence: [], conflicts: [] }
+  if (of.problem.pairs.length === 0)
+    return { bags: [], sequence: workSteps(at.order.pieces, spread(uses)), conflicts: [] }
   const chosen = at.order.arrangement
   const arrangement = chosen ? adopt(of, chosen) : greedy(of.problem)
   return at.order.mixing.school === 'separate'
-    ? inSequence(at, of, arrangement)
-    : alongChain(at, of, arrangement)
+    ? inSequence(at, of, arrangement, uses)
+    : alongChain(at, arrangement.groups, of, uses, (group, number) => ({
+        ...fill(at, of, group),
+        ...numbered(at, of, group, number),
+      }))
+}
+
+/** What is spread with a spatula: filling before crumb coats before coats, one piece after the other. */
+function spread(uses: readonly Use[]): PipedStep[] {
+  return uses
+    .filter((u) => u.form === 'coat')
+    .sort((a, b) => stageOf(a) - stageOf(b))
+    .map((use) => ({ uses: [use], bagNumbers: [], repeats: 1, colourId: null }))
 }
 
 /**
@@ -72,7 +86,7 @@ export function asChoice(
   }
 }
 
-function inSequence(at: Lookup, of: OrderBags, arrangement: Arrangement): BagStage {
+function inSequence(at: Lookup, of: OrderBags, arrangement: Arrangement, uses: readonly Use[]): BagStage {
   const { groups, sequence } = arrangement
   const tally = simulate(of.problem, arrangement)
   const groupOf = new Map(groups.flatMap((g, i) => g.pairs.map((p) => [p, i] as const)))
@@ -93,11 +107,15 @@ function inSequence(at: Lookup, of: OrderBags, arrangement: Arrangement): BagSta
       washes: tally.perGroup[g]!.washes,
       ...numbered(at, of, groups[g]!, numbers.get(g)!),
     })),
-    sequence: sequence.map((j) => ({
-      useIds: of.usesOfJob[j]!.map((u) => u.id),
-      bagNumbers: of.problem.jobs[j]!.pairs.map((p) => numbers.get(groupOf.get(p)!)!),
-      repeats: of.problem.jobs[j]!.repeats,
-    })),
+    sequence: workSteps(at.order.pieces, [
+      ...spread(uses),
+      ...sequence.map((j) => ({
+        uses: of.usesOfJob[j]!,
+        bagNumbers: of.problem.jobs[j]!.pairs.map((p) => numbers.get(groupOf.get(p)!)!),
+        repeats: of.problem.jobs[j]!.repeats,
+        colourId: null,
+      })),
+    ]),
     conflicts: tally.missingTips.map((t) => ({
       tipId: of.tipIds[t]!,
       bagNumbers: order.flatMap((g) =>
@@ -125,56 +143,4 @@ function numbered(at: Lookup, of: OrderBags, group: Group, number: number): Pick
     return shortOpening(tip.opening) + (tip.stamp ? ` (${tip.stamp})` : '')
   })
   return { number, label: `${number} · ${colours}, ${first.stiffness} · ${tips.join(', ')}` }
-}
-
-/**
- * With one bowl that passes from colour to colour, all of one colour is piped before the next is mixed: bags follow the
- * chain, flowers on nails are done a layer at a time over all nails, and a bag with the same tips goes on, scraped.
- */
-function alongChain(at: Lookup, of: OrderBags, { groups }: Arrangement): BagStage {
-  const made = groups
-    .map((group) => {
-      const uses = group.pairs.flatMap((p) => of.usesOfPair[p]!)
-      const bag = fill(at, of, group)
-      return {
-        group,
-        uses,
-        bag: { ...bag, changes: bag.tipIds.length - 1 },
-        link: linkOf(at, bag),
-        stage: Math.min(...uses.map(stageOf)),
-        lightness: hexToLab(at.colour(bag.load[0]!.colourId).hex)[0],
-      }
-    })
-    .sort((a, b) => a.link - b.link || a.stage - b.stage || b.lightness - a.lightness)
-  const bags = reused(
-    at,
-    made.map(({ bag, group }, i) => ({ ...bag, ...numbered(at, of, group, i + 1) })),
-  )
-  return {
-    bags,
-    sequence: made.flatMap(({ uses }, i) =>
-      uses.map((u) => ({ useIds: [u.id], bagNumbers: [i + 1], repeats: 1 })),
-    ),
-    conflicts: [],
-  }
-}
-
-/** Where a bag's colour stands in the chain; bags beside the chain come last. */
-function linkOf(at: Lookup, bag: Bag): number {
-  const { mixing, icingKindId } = at.order
-  if (mixing.school === 'separate' || bag.icingKindId !== icingKindId) return Number.MAX_SAFE_INTEGER
-  const link = mixing.chain.findIndex((l) => l.colourId === bag.load.at(-1)!.colourId)
-  return link < 0 ? Number.MAX_SAFE_INTEGER : link
-}
-
-function reused(at: Lookup, numbered: Bag[]): Bag[] {
-  const last = new Map<string, Bag>()
-  return numbered.map((bag) => {
-    if (bag.fixedTip || linkOf(at, bag) === Number.MAX_SAFE_INTEGER) return bag
-    const key = [bag.bagStockId, bag.coupler, ...bag.tipIds].join()
-    const before = last.get(key)
-    last.set(key, bag)
-    const another = before && before.load[0]!.colourId !== bag.load[0]!.colourId
-    return another ? { ...bag, reuses: before.number } : bag
-  })
 }

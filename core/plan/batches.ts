@@ -22,7 +22,9 @@ export function batches(at: Lookup, uses: readonly Use[], bags: readonly Bag[]):
   for (const bag of bags)
     for (const { colourId, grams } of bag.load) {
       const bowl = openBowl(bowls, bag, colourId)
-      bowl.bagResidueGrams += (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
+      const stays = (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
+      bowl.bagResidueGrams += stays
+      if (bag.keptFor !== null) bowl.keptGrams += stays
       bowl.bagNumbers.push(bag.number)
     }
   const { scaleStepGrams, bowlResidueGrams } = at.workshop.settings
@@ -54,6 +56,7 @@ function openBowl(
     reserveGrams: 0,
     marginGrams: 0,
     bagResidueGrams: 0,
+    keptGrams: 0,
     bowlResidueGrams: 0,
     roundingGrams: 0,
     bagNumbers: [],

@@ -9,7 +9,11 @@ const LOST_GRAMS = 3
 /** What will be left of a colour when it has been piped and can be tinted on, g: all its bowls together. */
 export function leftGrams(bowls: readonly Batch[]): number {
   const left = bowls.reduce(
-    (sum, b) => sum + b.marginGrams + b.roundingGrams + SCRAPED * (b.bagResidueGrams + b.bowlResidueGrams),
+    (sum, b) =>
+      sum +
+      b.marginGrams +
+      b.roundingGrams +
+      SCRAPED * (b.bagResidueGrams - b.keptGrams + b.bowlResidueGrams),
     0,
   )
   return Math.max(0, left - LOST_GRAMS)

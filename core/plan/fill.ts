@@ -51,6 +51,7 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
     changes: 0,
     washes: 0,
     reuses: null,
+    keptFor: null,
     useIds: uses.map((u) => u.id),
   }
 }

@@ -97,6 +97,7 @@ function totals(
     filled,
     (b) => bagMinutes + (b.fillings - 1) * refillMinutes + (b.coupler === 'none' ? 0 : couplerMinutes),
   )
+  const kept = filled.filter((b) => b.keptFor !== null).length * at.workshop.settings.keptBagMinutes
   const flowers = new Map<string, number>()
   for (const use of uses)
     if (use.form === 'flower') flowers.set(`${use.pieceId}.${use.placedId}`, use.flowers)
@@ -106,7 +107,7 @@ function totals(
     mixedGrams: sum(bowls, (b) => b.grams - b.carriedGrams),
     pipedGrams: sumParts(uses, 'piped'),
     handsOnMinutes:
-      piping + filling + changes * changeMinutes + washes * washMinutes + bowls.length * BOWL_MINUTES,
+      piping + filling + kept + changes * changeMinutes + washes * washMinutes + bowls.length * BOWL_MINUTES,
     changes,
     washes,
     cost: sum(needed, (s) => s.cost ?? 0),

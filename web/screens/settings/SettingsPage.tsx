@@ -62,6 +62,13 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
     why: 'When it goes to a bag of another colour.',
   },
   {
+    key: 'keptBagMinutes',
+    label: 'To keep a bag aside',
+    unit: 'min',
+    step: 0.5,
+    why: 'With one bowl, while it goes on to other colours.',
+  },
+  {
     key: 'minutesPerGram',
     label: 'A gram thrown away',
     unit: 'min',

@@ -49,6 +49,13 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
           The same bag as {bag.reuses}, scraped out: one bag passes through the colours.
         </p>
       )}
+      {bag.keptFor !== null && (
+        <p className={css.how}>
+          Keep it aside, tip down in a damp cloth, until{' '}
+          {plan.colours.find((c) => c.id === bag.keptFor)?.name} is mixed: a layer of it stands on that
+          colour.
+        </p>
+      )}
       {bag.washes > 0 && (
         <p className={css.how}>
           Wash a tip {bag.washes === 1 ? 'once' : `${bag.washes} times`} to come to it from another bag.

@@ -61,7 +61,11 @@ export function Bags() {
           <AdviceList advice={advice} take={take} />
         </Card>
       )}
-      <Sequence plan={plan} pieces={new Map(order.pieces.map((p) => [p.id, p.name]))} />
+      <Sequence
+        plan={plan}
+        pieces={new Map(order.pieces.map((p) => [p.id, p.name]))}
+        colours={new Map(plan.colours.map((c) => [c.id, c.name]))}
+      />
       <Card>
         <BagTable plan={plan} names={names} csvHref={`/api/orders/${order.id}/plan/bags.csv`} />
       </Card>

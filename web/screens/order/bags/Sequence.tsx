@@ -1,34 +1,67 @@
-import type { Plan } from '#core/model/plan'
+import type { Plan, Use } from '#core/model/plan'
 import { counted } from '#core/units'
 import { Card } from '../../../parts/Card.tsx'
 import css from './Bags.module.css'
 
-/** Piping in the order of work: which flower or stage, with which bags in turn. */
-export function Sequence({ plan, pieces }: { plan: Plan; pieces: ReadonlyMap<string, string> }) {
+type Step = Plan['sequence'][number]
+
+/** The work in its order: what is spread and chilled, which flower or layer is piped with which bags, what is lifted on. */
+export function Sequence(props: {
+  plan: Plan
+  pieces: ReadonlyMap<string, string>
+  colours: ReadonlyMap<string, string>
+}) {
+  const { plan, pieces, colours } = props
   const uses = new Map(plan.uses.map((u) => [u.id, u]))
+  const chained = plan.sequence.some((s) => s.colourId !== null)
   return (
     <Card
-      title="Then pipe in this order"
-      aside={`${counted(plan.sequence.length, 'step')}: flowers on nails one at a time, what is piped in place a stage at a time over the tray`}
+      title="Then work in this order"
+      aside={
+        chained
+          ? `${counted(plan.sequence.length, 'step')}: a colour at a time, layer by layer over all nails`
+          : `${counted(plan.sequence.length, 'step')}: flowers on nails one at a time, what is piped in place a stage at a time over the tray`
+      }
     >
       <ol className={css.sequence}>
         {plan.sequence.map((step, i) => {
-          const first = uses.get(step.useIds[0]!)!
-          const layers = step.useIds.map((id) => uses.get(id)!.layerName.toLowerCase())
+          const before = plan.sequence[i - 1]?.colourId
+          const bowl = step.colourId !== null && step.colourId !== before ? colours.get(step.colourId) : null
+          const { what, how } = wordsOf(
+            step,
+            step.useIds.map((id) => uses.get(id)!),
+          )
           return (
-            <li key={step.useIds.join()}>
+            <li key={`${step.kind} ${step.pieceIds.join()} ${step.useIds.join()}`}>
               <span className="figure">{i + 1}</span>
               <span>
-                <strong>{first.flowerName}</strong>{' '}
-                {step.repeats > 1 ? `× ${step.repeats} on nails` : layers.join(', ')}
+                {bowl && <span className={css.bowl}>{bowl} is in the bowl</span>}
+                <strong>{what}</strong> {how}
                 <br />
-                <span className="quiet">{pieces.get(first.pieceId)}</span>
+                <span className="quiet">{step.pieceIds.map((id) => pieces.get(id)).join(', ')}</span>
               </span>
-              <span>bag {[...new Set(step.bagNumbers)].join(', ')}</span>
+              <span>{step.bagNumbers.length > 0 && `bag ${[...new Set(step.bagNumbers)].join(', ')}`}</span>
             </li>
           )
         })}
       </ol>
+      <p className="quiet">
+        Chill until a finger leaves no mark; lift flowers when they are frozen, cold or dry enough to hold.
+        Your icing and your food-safety plan decide how long.
+      </p>
     </Card>
   )
+}
+
+function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
+  const first = uses[0]
+  if (!first) return { what: 'Chill', how: 'until the coat is firm' }
+  const name = first.flowerName
+  if (step.kind === 'spread') return { what: name, how: first.layerName }
+  if (step.kind === 'lift') return { what: 'Lift and place', how: `${first.flowers} × ${name.toLowerCase()}` }
+  const layers = uses.map((u) => u.layerName.toLowerCase()).join(', ')
+  if (first.setting !== 'nail') return { what: name, how: layers }
+  return step.repeats > 1
+    ? { what: name, how: `× ${step.repeats} on nails` }
+    : { what: name, how: `${layers}, on all nails` }
 }

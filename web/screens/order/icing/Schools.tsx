@@ -75,6 +75,8 @@ export function Schools() {
                 <dd className="figure">
                   {school.bowls}, {school.bags}
                 </dd>
+                <dt>bags kept aside</dt>
+                <dd className="figure">{school.keptBags}</dd>
                 <dt>hands-on</dt>
                 <dd className="figure">{formatMinutes(school.minutes)}</dd>
                 <dt>furthest off</dt>

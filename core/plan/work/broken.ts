@@ -1,0 +1,33 @@
+import type { Plan } from '../../model/plan.ts'
+import type { Workshop } from '../../model/workshop.ts'
+
+/**
+ * Layers that a plan pipes before what they stand on, read from its order of work and the recipes alone: "piece, flower,
+ * layer". An empty list for a plan that can be piped as it is written.
+ */
+export function brokenLayers(plan: Plan, workshop: Workshop): string[] {
+  const place = new Map<string, number>()
+  const lifted = new Map<string, number>()
+  plan.sequence.forEach((step, i) => {
+    if (step.kind === 'lift') for (const id of step.useIds) lifted.set(id, i)
+    // within a step, layers are piped as they are listed
+    else step.useIds.forEach((id, k) => place.set(id, i + k / 1000))
+  })
+  return plan.uses.flatMap((use) => {
+    const at = place.get(use.id)
+    if (at === undefined) return [`${use.id}: left out`]
+    const order = (workshop.flowers.find((f) => f.id === use.flowerId)?.layers ?? []).map((l) => l.id)
+    const below = plan.uses.filter(
+      (u) =>
+        u.pieceId === use.pieceId &&
+        (u.form === 'coat' && use.form !== 'coat' && use.setting === 'inPlace'
+          ? true
+          : u.placedId !== null &&
+            u.placedId === use.placedId &&
+            order.indexOf(u.layerId ?? '') < order.indexOf(use.layerId ?? '')),
+    )
+    const early = below.some((u) => place.get(u.id)! > at)
+    const neverOn = use.setting === 'nail' && !((lifted.get(use.id) ?? -1) > at)
+    return early || neverOn ? [use.id] : []
+  })
+}

@@ -1,0 +1,81 @@
+import type { Piece } from '../../model/order.ts'
+import type { Plan, Use } from '../../model/plan.ts'
+import { onNail, STAGE, stageOf } from './stages.ts'
+
+export type WorkStep = Plan['sequence'][number]
+
+/** Something piped without going back, as the bags are taken up for it. */
+export interface PipedStep {
+  uses: readonly Use[]
+  bagNumbers: number[]
+  repeats: number
+  /** Colour in the bowl meanwhile, in a chain. */
+  colourId: string | null
+}
+
+/**
+ * The whole work in order: what is spread and chilled, what is piped, and what is lifted on. Flowers from nails go on
+ * their piece when all that is piped in place is there, and before the leaves.
+ * @param steps spreads and piping in order; spreads have no bags.
+ */
+export function workSteps(pieces: readonly Piece[], steps: readonly PipedStep[]): WorkStep[] {
+  const kindOf = new Map(pieces.map((p) => [p.id, p.shape.kind]))
+  const made: WorkStep[] = []
+  const toLift = new Map<string, Map<string, Use[]>>()
+  const liftOnto = (pieceId: string, colourId: string | null) => {
+    const lifts = [...(toLift.get(pieceId) ?? [])]
+    toLift.delete(pieceId)
+    for (const [, uses] of lifts)
+      made.push({
+        kind: 'lift',
+        pieceIds: [pieceId],
+        useIds: uses.map((u) => u.id),
+        bagNumbers: [],
+        repeats: 1,
+        colourId,
+      })
+  }
+  for (const step of steps) {
+    const first = step.uses[0]!
+    const { pieceId } = first
+    const { bagNumbers, repeats, colourId } = step
+    const useIds = step.uses.map((u) => u.id)
+    if (first.form === 'coat') {
+      made.push({ kind: 'spread', pieceIds: [pieceId], useIds, bagNumbers: [], repeats: 1, colourId })
+      if (chills(first, kindOf.get(pieceId)!)) chill(made, pieceId, colourId)
+      continue
+    }
+    if (stageOf(first) === STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
+    made.push({ kind: 'pipe', pieceIds: [pieceId], useIds, bagNumbers, repeats, colourId })
+    if (!onNail(first)) continue
+    const ofPiece = toLift.get(pieceId) ?? new Map<string, Use[]>()
+    toLift.set(pieceId, ofPiece)
+    const flower = first.placedId!
+    ofPiece.set(flower, [...(ofPiece.get(flower) ?? []), ...step.uses])
+  }
+  for (const pieceId of [...toLift.keys()]) liftOnto(pieceId, steps.at(-1)!.colourId)
+  return made
+}
+
+/** A crumb coat is chilled before the coat goes on; a coat before a cake is decorated. */
+function chills(use: Use, kind: Piece['shape']['kind']): boolean {
+  const stage = stageOf(use)
+  return stage === STAGE.crumbCoat || (stage === STAGE.coat && (kind === 'tier' || kind === 'sheet'))
+}
+
+/** Pieces that are spread one after the other go into the cold together. */
+function chill(made: WorkStep[], pieceId: string, colourId: string | null): void {
+  const last = made.at(-2)
+  if (last?.kind === 'chill' && !last.pieceIds.includes(pieceId)) {
+    made.splice(made.length - 2, 1)
+    made.push({ ...last, pieceIds: [...last.pieceIds, pieceId] })
+  } else
+    made.push({
+      kind: 'chill',
+      pieceIds: [pieceId],
+      useIds: [],
+      bagNumbers: [],
+      repeats: 1,
+      colourId,
+    })
+}
