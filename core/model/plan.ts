@@ -57,7 +57,13 @@ export const bagSchema = z.object({
   layout: layoutSchema,
   border: z.number().nullable(),
   fixedTip: z.boolean(),
-  load: z.array(z.object({ colourId: z.string(), grams })),
+  load: z.array(
+    z.object({
+      colourId: z.string(),
+      grams,
+      staysGrams: grams.describe('Of it, what stays in the bag or only tops it up'),
+    }),
+  ),
   grams,
   residueGrams: grams.describe('Stays in bag, tip and coupler'),
   topUpGrams: grams.describe('Added so that the bag can be worked at all'),

@@ -22,13 +22,14 @@ export interface OrderBags {
  * other) and for each layer in place (a stage over the tray), what must come before what, and the drawer's limits.
  */
 export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
-  const piped = uses.filter((u) => u.tipId !== null)
+  const piped = inOwnOrder(at, uses).filter((u) => u.tipId !== null)
   const loadOf = new Map(piped.map((u) => [u, loadKey(u)]))
   const pairOf = new Map(piped.map((u) => [u, pairKey(u)]))
   const pairKeys = [...new Set(pairOf.values())]
   const loadKeys = [...new Set(loadOf.values())]
   const tipIds = [...new Set(piped.map((u) => u.tipId!))]
   const usesOfPair = groupBy(piped, (u) => pairOf.get(u)!, pairKeys)
+  const bareOfPair = usesOfPair.map((of) => of.map(withoutMargin))
   const pairNumber = new Map(pairKeys.map((k, i) => [k, i]))
   const { jobKeys, usesOfJob } = jobsOf(piped)
   const onPiece = new Map<string, number[]>()
@@ -72,7 +73,7 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
       const fit = problem.tips[problem.pairs[pairs[0]!]!.tip]!.fit
       const filled = fillBag(
         at,
-        pairs.flatMap((p) => usesOfPair[p]!),
+        pairs.flatMap((p) => bareOfPair[p]!),
         coupler && fit !== 'none' ? fit : 'none',
       )
       const cost = fillingMinutes(at, filled)
@@ -88,6 +89,22 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
   }
   return { problem, pairKeys, jobKeys, tipIds, usesOfPair, usesOfJob }
 }
+
+/**
+ * Uses by the names of their pieces, the layers of a flower as its recipe has them: what is found must not depend on how
+ * the pieces happen to stand in the order.
+ */
+function inOwnOrder(at: Lookup, uses: readonly Use[]): Use[] {
+  const names = new Map(at.order.pieces.map((p) => [p.id, `${p.name}\n${p.id}`]))
+  const key = (use: Use) => `${names.get(use.pieceId)}\n${use.placedId ?? ''}`
+  const keys = new Map(uses.map((u) => [u, key(u)]))
+  return [...uses].sort((a, b) => compare(keys.get(a)!, keys.get(b)!))
+}
+
+const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
+/** Which bags share what is decided without the margin: a higher safety makes bags fuller, not other ones. */
+const withoutMargin = (use: Use): Use => ({ ...use, parts: use.parts.map((p) => ({ ...p, margin: 0 })) })
 
 function groupBy(uses: readonly Use[], keyOf: (use: Use) => string, keys: readonly string[]): Use[][] {
   const groups = new Map<string, Use[]>(keys.map((k) => [k, []]))

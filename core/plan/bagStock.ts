@@ -33,16 +33,20 @@ export function chooseBag(
   density: number,
   coupled = false,
 ): BagStock | null {
-  const usable = (b: BagStock) => usableGrams(b, density, workshop.settings)
+  const { settings } = workshop
+  const usable = (b: BagStock) => usableGrams(b, density, settings)
+  // what stays behind has to go in as well
+  const takes = (b: BagStock) =>
+    usable(b) >= grams + b.residueGrams + (coupled ? settings.couplerResidueGrams : 0)
   const owned = workshop.bags.filter((b) => b.owned > 0).sort((a, b) => a.lengthMm - b.lengthMm)
   const cones = owned.filter((b) => b.kind === 'parchment')
   // a paper cone holds no coupler
-  const cone = coupled ? undefined : cones.find((b) => usable(b) >= grams)
+  const cone = coupled ? undefined : cones.find(takes)
   const large = tips.some((t) => t.base === 'large')
-  const small = grams < workshop.settings.leastBagGrams && tips.length === 1 && !large
+  const small = grams < settings.leastBagGrams && tips.length === 1 && !large
   if (cone && (small || tips.every((t) => t.base === 'none'))) return cone
   const bags = owned.filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= LARGE_TIP_MM))
   const most = bags.reduce<BagStock | null>((best, b) => (!best || usable(b) > usable(best) ? b : best), null)
   const last = large || coupled ? null : (cones[0] ?? null)
-  return bags.find((b) => usable(b) >= grams) ?? most ?? last
+  return bags.find(takes) ?? most ?? last
 }

@@ -20,11 +20,10 @@ export function batches(at: Lookup, uses: readonly Use[], bags: readonly Bag[]):
     }
   }
   for (const bag of bags)
-    for (const { colourId, grams } of bag.load) {
+    for (const { colourId, staysGrams } of bag.load) {
       const bowl = openBowl(bowls, bag, colourId)
-      const stays = (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
-      bowl.bagResidueGrams += stays
-      if (bag.keptFor !== null) bowl.keptGrams += stays
+      bowl.bagResidueGrams += staysGrams
+      if (bag.keptFor !== null) bowl.keptGrams += staysGrams
       bowl.bagNumbers.push(bag.number)
     }
   const { scaleStepGrams, bowlResidueGrams } = at.workshop.settings

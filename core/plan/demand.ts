@@ -114,7 +114,7 @@ function spreads(at: Lookup, piece: Piece): Use[] {
       : []),
     ...(crumbCoat
       ? [
-          spreadUse(at, piece, crumbCoat, coatMm2, {
+          spreadUse(at, piece, crumbCoat, surface.crumbCoatAreaMm2?.(piece.shape) ?? coatMm2, {
             id: 'crumb-coat',
             name: 'Crumb coat',
             words: `${crumbCoat.thicknessMm} mm crumb coat`,

@@ -3,7 +3,7 @@ import type { OwnedTip } from '../model/tip.ts'
 import { chooseBag, usableGrams } from './bagStock.ts'
 import { pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
-import { partGrams } from './reserve.ts'
+import { needed, partGrams } from './reserve.ts'
 
 /**
  * One bag that does all the given uses: which bag, how much of what is in it, what stays behind, how often it is
@@ -12,11 +12,8 @@ import { partGrams } from './reserve.ts'
 export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler']): Bag {
   const first = uses[0]!
   const tips = tipsInOrder(at, uses)
-  const wanted = new Map<string, number>()
-  for (const use of uses)
-    for (const part of use.parts)
-      wanted.set(part.colourId, (wanted.get(part.colourId) ?? 0) + partGrams(part))
-  const need = [...wanted.values()].reduce((a, b) => a + b, 0)
+  const wanted = gramsOf(uses, partGrams)
+  const need = sumOf(wanted)
   const density = at.icing(first.icingKindId).density
   const pinned = at.order.bagPins.find((p) => p.kind === 'bagSize' && uses.some((u) => p.pair === pairKey(u)))
   const stock =
@@ -25,13 +22,17 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
   const { couplerResidueGrams, leastBagGrams, leastConeGrams } = at.workshop.settings
   const residueGrams = (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams)
   const least = stock?.kind === 'parchment' ? leastConeGrams : leastBagGrams
-  const topUpGrams = Math.max(0, least - need - residueGrams)
-  const grams = need + residueGrams + topUpGrams
-  // residue and top-up lie in the bag in the same proportion as the load
-  const load = [...wanted].map(([colourId, g]) => ({
-    colourId,
-    grams: need > 0 ? (g / need) * grams : grams / wanted.size,
-  }))
+  // what stays behind and what tops it up lie in the bag as the colours are needed, whatever the margin: so a higher
+  // safety never takes from one colour for another
+  const bare = gramsOf(uses, needed)
+  const bareNeed = sumOf(bare)
+  const load = [...wanted].map(([colourId, g]) => {
+    const part = bareNeed > 0 ? bare.get(colourId)! / bareNeed : 1 / wanted.size
+    const grams = Math.max(part * least, g + part * residueGrams)
+    return { colourId, grams, staysGrams: grams - g }
+  })
+  const grams = load.reduce((sum, l) => sum + l.grams, 0)
+  const topUpGrams = grams - need - residueGrams
   return {
     number: 0,
     label: '',
@@ -55,6 +56,15 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
     useIds: uses.map((u) => u.id),
   }
 }
+
+function gramsOf(uses: readonly Use[], of: (part: Use['parts'][number]) => number): Map<string, number> {
+  const grams = new Map<string, number>()
+  for (const use of uses)
+    for (const part of use.parts) grams.set(part.colourId, (grams.get(part.colourId) ?? 0) + of(part))
+  return grams
+}
+
+const sumOf = (grams: ReadonlyMap<string, number>) => [...grams.values()].reduce((a, b) => a + b, 0)
 
 function tipsInOrder(at: Lookup, uses: readonly Use[]): OwnedTip[] {
   return [...new Set(uses.map((u) => u.tipId!))].map((id) => at.tip(id))

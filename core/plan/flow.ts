@@ -80,10 +80,9 @@ export function icingFlow(
   }
   for (const bag of plan.bags) {
     node(`bag.${bag.number}`, 3, `Bag ${bag.number}`, bag.load[0]!.colourId)
-    for (const { colourId, grams } of bag.load) {
+    for (const { colourId, grams, staysGrams } of bag.load) {
       flow(batchOf(bag, colourId).id, `bag.${bag.number}`, grams, colourId)
-      const left = (grams / bag.grams) * (bag.residueGrams + bag.topUpGrams)
-      flow(`bag.${bag.number}`, IN_BAGS, left, colourId)
+      flow(`bag.${bag.number}`, IN_BAGS, staysGrams, colourId)
     }
   }
   for (const use of plan.uses) {

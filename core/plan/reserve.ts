@@ -26,20 +26,36 @@ export function bowlKey(use: Pick<Use, 'icingKindId' | 'stiffness'>, colourId: s
  * `deviate × √Σ(spread × grams)²` over its kinds (docs/calculations.md, "Reserve").
  */
 export function reserve(at: Lookup, uses: readonly Use[]): Use[] {
-  const practised = new Set<string>()
+  const practised = practisedOn(uses)
   const counted = uses.map((use) => countReserve(at, use, practised))
   return addMargins(at, counted)
 }
 
-function countReserve(at: Lookup, use: Use, practised: Set<string>): Use {
+/** A flower on several pieces is practised once: as it is piped most often, and the largest where that is equal. */
+function practisedOn(uses: readonly Use[]): ReadonlySet<string> {
+  const best = new Map<string, Use>()
+  for (const use of uses) {
+    if (use.flowerId === null) continue
+    const other = best.get(use.flowerId)
+    if (!other || comesFirst(use, other)) best.set(use.flowerId, use)
+  }
+  return new Set([...best.values()].map(placedKey))
+}
+
+const placedKey = (use: Use) => `${use.pieceId}.${use.placedId}`
+
+function comesFirst(a: Use, b: Use): boolean {
+  const each = (use: Use) => sumPiped(use) / use.flowers
+  // which of two equal ones it is must not depend on how the pieces stand in the order
+  return (a.flowers - b.flowers || each(a) - each(b) || (placedKey(a) < placedKey(b) ? 1 : -1)) > 0
+}
+
+function countReserve(at: Lookup, use: Use, practised: ReadonlySet<string>): Use {
   if (use.flowerId === null) return { ...use, parts: use.parts.map((p) => ({ ...p })) }
   const flower = at.flower(use.flowerId)
   const spoiled = Math.ceil(use.flowers * flower.spoilRate)
   const spares = flower.setting === 'nail' ? Math.max(1, spoiled) : spoiled
-  // a flower on several pieces is practised once
-  const key = `${use.flowerId}.${use.layerId}`
-  const practice = practised.has(key) ? 0 : at.order.practicePerFlower
-  practised.add(key)
+  const practice = practised.has(placedKey(use)) ? at.order.practicePerFlower : 0
   return {
     ...use,
     spares,
@@ -86,7 +102,10 @@ function addMargins(at: Lookup, uses: Use[]): Use[] {
   }))
 }
 
-function needed(part: Use['parts'][number]): number {
+const sumPiped = (use: Use) => use.parts.reduce((sum, p) => sum + p.piped, 0)
+
+/** Grams of a part without its margin: what the chosen safety has no say in. */
+export function needed(part: Use['parts'][number]): number {
   return part.piped + part.spoiled + part.practice
 }
 

@@ -12,15 +12,19 @@ const schema = z.object({
   coveredMm: z.number().min(0).max(600).default(0),
 })
 
+type Tier = z.infer<typeof schema>
+
+const wholeMm2 = (s: Tier) => (Math.PI * s.diameterMm ** 2) / 4 + Math.PI * s.diameterMm * s.heightMm
+const coveredMm2 = (s: Tier) => (Math.PI * Math.min(s.coveredMm, s.diameterMm) ** 2) / 4
+
 /** Round cake tier: top and side; the ring left around an upper tier is what flowers can stand on. */
 export const tier: SurfaceDefinition<typeof schema> = {
   label: 'cake tier',
   plural: 'cake tiers',
   schema,
-  coatAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4 + Math.PI * s.diameterMm * s.heightMm,
-  topAreaMm2: (s) =>
-    (Math.PI * (s.diameterMm ** 2 - Math.min(s.coveredMm, s.diameterMm) ** 2)) / 4 +
-    Math.PI * s.diameterMm * s.heightMm,
+  coatAreaMm2: (s) => wholeMm2(s) - coveredMm2(s),
+  crumbCoatAreaMm2: wholeMm2,
+  topAreaMm2: (s) => wholeMm2(s) - coveredMm2(s),
   topAcrossMm: (s) =>
     s.coveredMm > 0 ? Math.max(s.heightMm, (s.diameterMm - s.coveredMm) / 2) : s.diameterMm,
   fillingAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
