@@ -1,6 +1,7 @@
 import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { allergenSchema, allergenWords } from '#core/model/common'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
+import { allergenProof } from '#core/plan/proof'
 import { safetyChoices } from '#core/plan/reserve'
 import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -11,6 +12,7 @@ import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Brief.module.css'
+import { Proof } from './Proof.tsx'
 import { Quote } from './Quote.tsx'
 
 const shape = orderSchema.shape
@@ -140,6 +142,7 @@ export function Brief() {
             </Stats>
           </Card>
         )}
+        {plan && order.avoid.length > 0 && <Proof proofs={allergenProof(order, plan, workshop)} />}
         {plan && plan.uses.length > 0 && <Quote plan={plan} />}
         {plan && (
           <Card
