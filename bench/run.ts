@@ -1,6 +1,8 @@
 import { bagBenchmarks } from './bags.ts'
 import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
+import { chainBroken } from './chainBroken.ts'
 import { colourBenchmarks } from './colour.ts'
+import { formulaSmall } from './formulaSmall.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
 import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
@@ -22,6 +24,8 @@ const quick: Benchmark[] = [
   ...colourBenchmarks,
   ...solidBenchmarks,
   ...sizeBenchmarks,
+  formulaSmall,
+  chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
   ...serverBenchmarks.filter(wanted),
@@ -38,7 +42,7 @@ const row = (b: { id: string; unit: string }, value: number, baseline: number | 
 })
 
 const rows = quick.map((b) =>
-  b.unit === 'percent'
+  b.unit !== 'ms'
     ? row(b, b.measure(), 0)
     : row(
         b,

@@ -2,12 +2,14 @@ import { type Dye, type Provenance, provenanceOf } from '../model/dye.ts'
 import type { IcingKind } from '../model/icing.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { type DosedMix, doseWords, SPECKS } from './dose.ts'
-import { formula, UNSEEN } from './formula.ts'
+import { formula, formulaFor, UNSEEN } from './formula.ts'
 import { hexToLab, type LabD65, labToHex } from './lab.ts'
 import { differenceWords, firstDose, type Likely, likely, strengthSpread } from './likely.ts'
 import { baseOf, dyeFit } from './palette.ts'
+import { pretint } from './pretint.ts'
 import { type OutOfReach, outOfReach, reachWords } from './reach.ts'
 import type { Spectrum } from './spectrum.ts'
+import { task as makeTask } from './subsetSolve.ts'
 import { baseLab, tinter } from './tint.ts'
 
 /** A bowl that wants a formula. */
@@ -28,8 +30,6 @@ export interface Dose {
   words: string
   /** The same by weight, for a scale that shows hundredths. */
   grams: number
-  /** Of icing tinted with one drop in ten grams, for a dose too small to drop; null where drops do. */
-  pretintGrams: number | null
 }
 
 /** A way to mix a bowl, as it is shown. */
@@ -57,14 +57,18 @@ export interface BowlAnswer extends BowlTask {
     /** A dye that is not owned and would bring it near. */
     dye: { id: string; name: string; hex: string } | null
   } | null
+  /** A strong tint stirred in by weight, where it comes plainly nearer than specks in so small a bowl. */
+  pretint: {
+    tintGrams: number
+    takeGrams: number
+    plainGrams: number
+    mix: ShownMix
+  } | null
   /** Share of the dye to add before looking. */
   first: number
   warnings: string[]
 }
 
-/** Under this a bowl is too small to dose by drops alone, g. */
-export const PRETINT_UNDER = 60
-const PRETINT_GRAMS_PER_DROP = 10
 /** Drops in 100 g from which dye is tasted, stains and softens; and from which colours go on deepening. */
 const HEAVY_DROPS = 40
 const DEEP_DROPS = 20
@@ -86,15 +90,23 @@ export function mixBowl(task: BowlTask, workshop: Workshop): BowlAnswer {
   const target = hexToLab(task.targetHex)
   const owned = workshop.dyes.filter((d) => (task.dyeIds ? task.dyeIds.includes(d.id) : d.owned))
   const ground = groundOf(icing, owned, workshop)
-  const found = formula(baseOf(icing), target, ground.curves, task.grams)
-  const chosen = shown(ground, found.chosen, target, task.grams)
+  const of = makeTask(baseOf(icing), target, ground.curves)
+  const found = formulaFor(of, task.grams)
+  const tinted = pretint(of, found.nearest, found.chosen, task.grams, workshop.settings.scaleStepGrams)
+  const chosen = shown(ground, found.chosen, target)
   return {
     ...task,
     chosen,
-    others: found.others.map((mix) => shown(ground, mix, target, task.grams)),
+    others: found.others.map((mix) => shown(ground, mix, target)),
     reach: found.chosen.difference < UNSEEN ? null : whyNot(task, workshop, ground, found.chosen, target),
+    pretint: tinted && {
+      tintGrams: tinted.tintGrams,
+      takeGrams: tinted.takeGrams,
+      plainGrams: tinted.plainGrams,
+      mix: shown(ground, tinted.mix, target),
+    },
     first: firstDose(chosen.doses.map((d) => provenanceOf(owned.find((o) => o.id === d.dyeId)!))),
-    warnings: warningsOf(found.chosen, icing, task.grams),
+    warnings: warningsOf(found.chosen, icing),
   }
 }
 
@@ -104,7 +116,7 @@ function groundOf(icing: IcingKind, dyes: Dye[], workshop: Workshop): Ground {
   return { icing, dyes, curves }
 }
 
-function shown({ icing, dyes, curves }: Ground, mix: DosedMix, target: LabD65, grams: number): ShownMix {
+function shown({ icing, dyes, curves }: Ground, mix: DosedMix, target: LabD65): ShownMix {
   const base = baseOf(icing)
   const used = mix.dyes.map((d) => dyes[d]!)
   const knownBy = used
@@ -119,7 +131,7 @@ function shown({ icing, dyes, curves }: Ground, mix: DosedMix, target: LabD65, g
   ).lab(mix.drops)
   return {
     // the most first, specks last: what decides the hue is added when the bowl is nearly there
-    doses: used.map((dye, k) => dose(dye, mix.eighths[k]!, grams)).sort((a, b) => b.eighths - a.eighths),
+    doses: used.map((dye, k) => dose(dye, mix.eighths[k]!)).sort((a, b) => b.eighths - a.eighths),
     hex: labToHex(mix.lab),
     freshHex: labToHex(fresh),
     difference: mix.difference,
@@ -135,17 +147,9 @@ export function spreadOf(dye: Dye): number {
   return known === 'learnt' ? Math.max(0.04, dye.learnt.sd) : strengthSpread[known]
 }
 
-function dose(dye: Dye, eighths: number, grams: number): Dose {
-  const drops = eighths / SPECKS
-  const small = grams < PRETINT_UNDER || drops < 1
-  return {
-    dyeId: dye.id,
-    name: dye.name,
-    eighths,
-    words: doseWords(eighths),
-    grams: drops * dye.dropGrams,
-    pretintGrams: small ? drops * (PRETINT_GRAMS_PER_DROP + dye.dropGrams) : null,
-  }
+function dose(dye: Dye, eighths: number): Dose {
+  const grams = (eighths / SPECKS) * dye.dropGrams
+  return { dyeId: dye.id, name: dye.name, eighths, words: doseWords(eighths, dye.dropGrams), grams }
 }
 
 function whyNot(
@@ -182,16 +186,12 @@ function helpfulDye(task: BowlTask, workshop: Workshop, icing: IcingKind, chosen
   return dye ? { id: dye.id, name: dye.name, hex: labToHex(best.lab) } : null
 }
 
-function warningsOf(mix: DosedMix, icing: IcingKind, grams: number): string[] {
+function warningsOf(mix: DosedMix, icing: IcingKind): string[] {
   const drops = mix.drops.reduce((a, b) => a + b, 0)
   const warnings: string[] = []
   if (drops > HEAVY_DROPS)
     warnings.push('So much dye is tasted, stains teeth and softens the icing: taste it, and mix it stiffer.')
   if (drops > DEEP_DROPS && icing.deepens > 0)
     warnings.push('It deepens on standing: mix it the day before, and stop at the fresh colour.')
-  if (grams < PRETINT_UNDER && mix.dyes.length > 0)
-    warnings.push(
-      `Under ${PRETINT_UNDER} g a drop is a coarse step. Stir one drop into 10 g of plain icing and dose that by weight.`,
-    )
   return warnings
 }

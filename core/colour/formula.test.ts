@@ -4,9 +4,10 @@ import { mixBowl } from './bowl.ts'
 import { ciede2000 } from './ciede2000.ts'
 import { doseWords } from './dose.ts'
 import { formula } from './formula.ts'
-import { hexToLab } from './lab.ts'
+import { hexToLab, labToHex } from './lab.ts'
 import { likely, strengthSpread } from './likely.ts'
-import { butter, curvesOf, eight, quantile, reachable, royal } from './testing.ts'
+import { baseOf, dyeFit } from './palette.ts'
+import { butter, curvesOf, eight, nearestByHand, quantile, reachable, royal } from './testing.ts'
 import { tinter } from './tint.ts'
 
 const curves = curvesOf(...eight)
@@ -30,6 +31,24 @@ describe('formulas for 500 colours that can be had', () => {
       for (const e of chosen.eighths) expect(Number.isInteger(e) && e > 0).toBe(true)
     }
   })
+})
+
+describe('a bowl of any size', () => {
+  it.each([10, 20, 40, 100, 400])(
+    'of %d g comes within 1 of the nearest that hands can dose, and no further off than no dye',
+    (grams) => {
+      const pale = ['#f5efdd', '#f2e6c8', '#f7e4e2', '#e9eadf', '#f0e2ee', '#efe9d2', '#e6edf0', '#f6ead9']
+      const targets = [...pale.map(hexToLab), ...reachable(12, butter, grams)]
+      const worse = targets.map((target) => {
+        const { chosen } = formula(butter, target, curves, grams)
+        const plain = ciede2000(tinter(butter, []).lab([]), target)
+        expect(chosen.difference).toBeLessThanOrEqual(plain + 1e-9)
+        return chosen.difference - nearestByHand(butter, curves, target, grams)
+      })
+      expect(quantile(worse, 0.95)).toBeLessThan(1)
+    },
+    60_000,
+  )
 })
 
 describe('a formula', () => {
@@ -115,11 +134,21 @@ describe('a bowl', () => {
     const none = { ...bare, dyes: bare.dyes.map((d) => ({ ...d, owned: false })) }
     expect(mixBowl(pink, none).reach?.reason).toBe('no-dye')
   })
-  it('offers a pre-tint where drops are too coarse', () => {
-    const { chosen, warnings } = bowl('#8f86b2', { grams: 40 })
-    expect(warnings.join(' ')).toContain('10 g of plain icing')
-    // a drop in ten grams: so many drops, so many times 10.04 g of it
-    for (const d of chosen.doses) expect(d.pretintGrams).toBeCloseTo((d.eighths / 8) * 10.04, 6)
+  it('offers a pre-tint where specks are too coarse, which comes out as it is written', () => {
+    const { chosen, pretint } = bowl('#f2ead2', { grams: 20 })
+    expect(pretint).not.toBeNull()
+    const { tintGrams, takeGrams, plainGrams, mix } = pretint!
+    expect([takeGrams + plainGrams, takeGrams % starterWorkshop.settings.scaleStepGrams]).toEqual([20, 0])
+    expect(mix.difference).toBeLessThan(chosen.difference - 0.5)
+    // by hand: drops in the tint, thinned as it is stirred in, in the same icing
+    const icing = starterWorkshop.icings.find((i) => i.id === 'butter-sugar')!
+    const dyes = mix.doses.map((d) => starterWorkshop.dyes.find((one) => one.id === d.dyeId)!)
+    const stood = dyes.map((d) => dyeFit(d, starterWorkshop.icings).curve.map((k) => k * (1 + icing.deepens)))
+    const drops = mix.doses.map((d) => (d.eighths / 8) * (100 / tintGrams) * (takeGrams / 20))
+    expect(labToHex(tinter(baseOf(icing), stood).lab(drops))).toBe(mix.hex)
+  })
+  it('offers none where specks do', () => {
+    expect(bowl('#8f86b2', { grams: 400 }).pretint).toBeNull()
   })
   it('warns of heavy doses', () => {
     expect(bowl('#3a3947').warnings.join(' ')).toMatch(/tasted.*day before/)

@@ -20,8 +20,10 @@ export interface Formula {
 /** Candidates that are worth rounding. */
 const KEPT = 14
 const MOST_DYES = 3
-/** Size of bowl at which the choice of dyes is made, g. */
+/** Size of bowl at which the choice of dyes is made, g; a smaller one chooses for itself, because a speck is much in it. */
 const REFERENCE_GRAMS = 100
+/** Roundings of every choice of dyes that are looked at more closely. */
+const KEPT_ROUNDED = 16
 
 /**
  * Drops and specks for a target colour: every choice of up to three dyes is solved (Levenberg-Marquardt on log doses
@@ -38,17 +40,19 @@ export function formulaFor(of: Task, grams: number): Formula {
   const solved = subsets(of.curves.length, Math.min(MOST_DYES, of.curves.length))
     .map((set) => solveSubset(of, set))
     .sort((a, b) => trouble(a) - trouble(b))
-  const kept = bestOfEach(solved).map((mix) => (mix.difference > 0.3 ? polish(of, mix) : mix))
+  const size = Math.min(grams, REFERENCE_GRAMS)
+  const kept = [...new Set([...bestOfEach(solved), ...bestRounded(of, solved, size)])].map((mix) =>
+    mix.difference > 0.3 ? polish(of, mix) : mix,
+  )
   const nearest = kept.reduce((best, mix) => (mix.difference < best.difference ? mix : best))
-  // which dyes is decided at one size, so that a bowl of any other is the same formula
+  // which dyes is decided at one size, so that every bowl large enough for it gets the same formula
   const rounded = kept
-    .map((mix) => ({ mix, dosed: dosed(of, mix, REFERENCE_GRAMS) }))
+    .map((mix) => ({ mix, dosed: dosed(of, mix, size) }))
     .sort((a, b) => trouble(a.dosed) - trouble(b.dosed))
   const chosen =
     rounded.find((r) => r.dosed.difference < UNSEEN) ??
     rounded.reduce((best, r) => (r.dosed.difference < best.dosed.difference - 0.2 ? r : best))
-  const forBowl = (r: (typeof rounded)[number]) =>
-    grams === REFERENCE_GRAMS ? r.dosed : dosed(of, r.mix, grams)
+  const forBowl = (r: (typeof rounded)[number]) => (grams === size ? r.dosed : dosed(of, r.mix, grams))
   return {
     chosen: forBowl(chosen),
     others: alternatives(
@@ -57,6 +61,16 @@ export function formulaFor(of: Task, grams: number): Formula {
     ).map(({ of: r }) => forBowl(r)),
     nearest,
   }
+}
+
+/** In a small bowl the dyes that round well are others than those that mix well. */
+function bestRounded(of: Task, solved: readonly Mix[], grams: number): Mix[] {
+  if (grams >= REFERENCE_GRAMS) return []
+  return solved
+    .map((mix) => ({ mix, rank: trouble(dosed(of, mix, grams, true)) }))
+    .sort((a, b) => a.rank - b.rank)
+    .slice(0, KEPT_ROUNDED)
+    .map(({ mix }) => mix)
 }
 
 /** The least trouble overall, and the nearest few of every number of dyes, so that each has its say. */

@@ -106,6 +106,22 @@ export function differenceWords(difference: number): string {
   return 'another colour'
 }
 
+/**
+ * What a mix comes to, in one sentence: as it is written, as it usually turns out, and one time in ten. Luck may bring a
+ * bowl nearer than its formula; nobody is promised that, so that no part says less than the one before.
+ */
+export function likelyWords(mix: { difference: number; likely: Likely }): string {
+  const usual = Math.max(mix.difference, mix.likely.usual)
+  const words = [mix.difference, usual, Math.max(usual, mix.likely.unlucky)].map(differenceWords)
+  const [written, mostly, seldom] = words as [string, string, string]
+  if (written === seldom) return `${capital(written)}, nearly always.`
+  if (written === mostly) return `${capital(written)} mostly, one time in ten ${seldom}.`
+  if (mostly === seldom) return `${capital(written)} if every drop is right; usually ${mostly}.`
+  return `${capital(written)} if every drop is right; usually ${mostly}, one time in ten ${seldom}.`
+}
+
+const capital = (words: string) => words.slice(0, 1).toUpperCase() + words.slice(1)
+
 /** Share of the dye that goes in first: the rest after a look. */
 export function firstDose(provenances: readonly Provenance[]): number {
   return provenances.some((p) => p === 'generic') ? 0.5 : 0.7

@@ -157,7 +157,7 @@ function chainOf(
       add: dosesOf(step).map(({ dye, eighths }) => ({
         dyeId: dyes[dye]!.id,
         name: dyes[dye]!.name,
-        words: doseWords(eighths),
+        words: doseWords(eighths, dyes[dye]!.dropGrams),
       })),
     }
   })

@@ -1,7 +1,10 @@
 import { catalogueDyes } from '../catalogue/dyes.ts'
 import { type Random, seeded } from '../random.ts'
+import { ciede2000 } from './ciede2000.ts'
 import { genericCurve } from './dyeCurve.ts'
 import type { LabD65 } from './lab.ts'
+import type { Spectrum } from './spectrum.ts'
+import { solveSubset, task } from './subsetSolve.ts'
 import { type TintBase, tintBase, tinter } from './tint.ts'
 
 /** What the tests of colour share: grounds, dyes and colours that can be had from them. */
@@ -37,3 +40,38 @@ export function reachable(count: number, base: TintBase, seed = 5): LabD65[] {
 
 export const quantile = (values: readonly number[], p: number): number =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))]!
+
+/**
+ * The nearest that hands can dose, found by trying: for every choice of up to three dyes the eighths around what would be
+ * right, none included, and whole drops from three on.
+ */
+export function nearestByHand(
+  base: TintBase,
+  curves: readonly Spectrum[],
+  target: LabD65,
+  grams: number,
+): number {
+  let best = ciede2000(tinter(base, []).lab([]), target)
+  for (let a = 0; a < curves.length; a++)
+    for (let b = a; b < curves.length; b++)
+      for (let c = b; c < curves.length; c++) {
+        const set = [...new Set([a, b, c])]
+        const tint = tinter(
+          base,
+          set.map((d) => curves[d]!),
+        )
+        const wanted = solveSubset(task(base, target, curves), set).drops
+        const choices = wanted.map((drops) => {
+          const eighths = (drops * grams * 8) / 100
+          const grain = eighths >= 24 ? 8 : 1
+          const low = Math.floor(eighths / grain) * grain
+          return [...new Set([0, low - grain, low, low + grain, low + 2 * grain].filter((e) => e >= 0))]
+        })
+        const walk = (at: number, drops: number[]) => {
+          if (at === choices.length) best = Math.min(best, ciede2000(tint.lab(drops), target))
+          else for (const e of choices[at]!) walk(at + 1, [...drops, (e / 8) * (100 / grams)])
+        }
+        walk(0, [])
+      }
+  return best
+}

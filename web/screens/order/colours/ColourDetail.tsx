@@ -3,7 +3,7 @@ import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { BowlAnswer, ShownMix } from '#core/colour/bowl'
-import { differenceWords, provenanceWords } from '#core/colour/likely'
+import { likelyWords, provenanceWords } from '#core/colour/likely'
 import { nameSchema } from '#core/model/common'
 import type { OrderColour } from '#core/model/order'
 import { replaceColour } from '#core/plan/remedies'
@@ -141,6 +141,7 @@ export function ColourDetail(props: {
             </figure>
           </div>
           <Doses mix={answer.chosen} by={by} />
+          {answer.pretint && <Pretint pretint={answer.pretint} grams={answer.grams} />}
           {answer.chosen.doses.length > 0 && (
             <p className={css.first}>
               {answer.first === 0.5 ? 'Half of it first' : 'Seven tenths of it first'}, mix against the side
@@ -150,15 +151,14 @@ export function ColourDetail(props: {
           <div className={css.likely}>
             <Smear hexes={answer.chosen.likely.smear} height={26} label="What a hand is likely to get" />
             <p className="quiet">
-              What you are likely to get: usually {differenceWords(answer.chosen.likely.usual)}, one time in
-              ten {differenceWords(answer.chosen.likely.unlucky)}.{' '}
+              {likelyWords(answer.chosen)}{' '}
               {answer.chosen.doses.length > 0 && `The bottles are ${provenanceWords[answer.chosen.knownBy]}.`}
             </p>
           </div>
           {answer.reach && (
             <div className={css.reach}>
               <p>
-                <strong>This is the nearest: {answer.chosen.words}.</strong> {answer.reach.words}
+                <strong>This is the nearest.</strong> {answer.reach.words}
               </p>
               {answer.reach.icings.map((i) => (
                 <p key={i.id} className={css.option}>
@@ -236,6 +236,24 @@ export function ColourDetail(props: {
   )
 }
 
+/** A strong tint stirred in by weight: for bowls in which a speck is too much. */
+function Pretint({ pretint, grams }: { pretint: NonNullable<BowlAnswer['pretint']>; grams: number }) {
+  const weight = useWeight()
+  const { tintGrams, takeGrams, plainGrams, mix } = pretint
+  return (
+    <section className={css.pretint} aria-label="By a strong tint">
+      <p>
+        <strong>Nearer by a strong tint:</strong> {likelyWords(mix)} A speck is much in {weight(grams)}.
+      </p>
+      <p>
+        Tint {weight(tintGrams)} of icing with{' '}
+        {mix.doses.map((d) => `${d.words} ${d.name.toLowerCase()}`).join(', ')}; stir {weight(takeGrams)} of
+        it into {weight(plainGrams)} of plain icing.
+      </p>
+    </section>
+  )
+}
+
 function Doses({ mix, by }: { mix: ShownMix; by: 'drops' | 'weight' }) {
   if (mix.doses.length === 0) return <p className={css.doses}>No dye: the icing as it is.</p>
   return (
@@ -243,12 +261,7 @@ function Doses({ mix, by }: { mix: ShownMix; by: 'drops' | 'weight' }) {
       {mix.doses.map((d) => (
         <li key={d.dyeId}>
           <span className="figure">{by === 'drops' ? d.words : `${d.grams.toFixed(2)} g`}</span>
-          <span>
-            {d.name}
-            {by === 'weight' && d.pretintGrams !== null && (
-              <span className="quiet"> or {d.pretintGrams.toFixed(1)} g of a pre-tint, 1 drop in 10 g</span>
-            )}
-          </span>
+          <span>{d.name}</span>
         </li>
       ))}
     </ul>
