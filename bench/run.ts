@@ -2,6 +2,7 @@ import { bagBenchmarks } from './bags.ts'
 import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 import { chainBroken } from './chainBroken.ts'
 import { colourBenchmarks } from './colour.ts'
+import { fewerBenchmarks } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
 import { serverBenchmarks } from './server.ts'
@@ -25,6 +26,7 @@ const quick: Benchmark[] = [
   ...solidBenchmarks,
   ...sizeBenchmarks,
   formulaSmall,
+  ...fewerBenchmarks,
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [

@@ -129,28 +129,45 @@ function possibleJoins(problem: BagProblem, groups: readonly Group[]): [number, 
 /** Jobs gone through while tips are lent: the demo order needs a hundredth of it, an endless order is left to the search. */
 const LENDING_JOBS = 400_000
 
-/** Puts a coupler on single bags as long as that frees a tip that is missing elsewhere. */
+/**
+ * Puts couplers on single bags as long as that frees a tip that is missing elsewhere: on one bag, or where one alone does
+ * not help on two at once, because two bags may have to give the same tip to each other.
+ */
 export function lendTips(problem: BagProblem, arrangement: Arrangement): Arrangement {
   let best = arrangement
   let tally = simulate(problem, best)
   let left = LENDING_JOBS
   while (tally.missing > 0) {
+    const single = lendable(problem, best)
+    const wanted = single.filter((g) => wants(problem, best.groups[g]!, tally.missingTips))
     let found: { arrangement: Arrangement; minutes: number } | null = null
-    for (let g = 0; g < best.groups.length; g++) {
-      const group = best.groups[g]!
-      const load = problem.loads[problem.pairs[group.pairs[0]!]!.load]!
-      if (group.coupler || load.fixed || fitOf(problem, group.pairs) === 'none') continue
-      const groups = best.groups.map((x, i) => (i === g ? { ...x, coupler: true } : x))
-      if (overStock(problem, groups) > overStock(problem, best.groups)) continue
-      left -= problem.jobs.length
-      if (left < 0) return found?.arrangement ?? best
-      const trial = { ...best, groups }
-      const { minutes } = simulate(problem, trial)
-      if (minutes < (found?.minutes ?? tally.minutes) - 1e-9) found = { arrangement: trial, minutes }
+    const tryAll = (choices: readonly number[][]) => {
+      for (const lent of choices) {
+        const groups = best.groups.map((x, i) => (lent.includes(i) ? { ...x, coupler: true } : x))
+        if (overStock(problem, groups) > overStock(problem, best.groups)) continue
+        left -= problem.jobs.length
+        if (left < 0) return
+        const trial = { ...best, groups }
+        const { minutes } = simulate(problem, trial)
+        if (minutes < (found?.minutes ?? tally.minutes) - 1e-9) found = { arrangement: trial, minutes }
+      }
     }
+    tryAll(single.map((g) => [g]))
+    if (!found) tryAll(wanted.flatMap((a, i) => wanted.slice(i + 1).map((b) => [a, b])))
     if (!found) return best
-    best = found.arrangement
+    best = (found as { arrangement: Arrangement }).arrangement
     tally = simulate(problem, best)
   }
   return best
 }
+
+/** Bags on a tip of their own that could have a coupler. */
+function lendable(problem: BagProblem, { groups }: Arrangement): number[] {
+  return groups.flatMap((group, g) => {
+    const { fixed } = problem.loads[problem.pairs[group.pairs[0]!]!.load]!
+    return group.coupler || fixed || fitOf(problem, group.pairs) === 'none' ? [] : [g]
+  })
+}
+
+const wants = (problem: BagProblem, group: Group, tips: readonly number[]) =>
+  group.pairs.some((p) => tips.includes(problem.pairs[p]!.tip))

@@ -52,6 +52,8 @@ export const placedFlowerSchema = z.object({
   colours: z.record(idSchema, idSchema).default({}),
   /** Layer id to tip id, where a person chose the tip. */
   tips: z.record(idSchema, idSchema).default({}),
+  /** Layer id to stiffness, where this order wants another than the recipe. */
+  stiffness: z.record(idSchema, stiffnessSchema).default({}),
 })
 export type PlacedFlower = z.infer<typeof placedFlowerSchema>
 

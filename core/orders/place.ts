@@ -29,6 +29,7 @@ export function placeFlower(
     sizeMm: null,
     colours: chosen,
     tips: {},
+    stiffness: {},
   }
   return {
     placedId: placed.id,

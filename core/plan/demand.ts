@@ -76,7 +76,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: Fitted
       layerName: layer.name,
       tipId: tip.id,
       icingKindId,
-      stiffness: layer.stiffness,
+      stiffness: placed.stiffness[layer.id] ?? layer.stiffness,
       setting: flower.setting,
       form: flower.form,
       layout: layer.load.kind,

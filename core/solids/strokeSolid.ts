@@ -62,7 +62,11 @@ function planTube(
 ): StrokeSolid {
   const { travelMm } = measureTube(trace.path, 1, 1)
   const solid = kind === 'mound' || kind === 'dot'
-  const outlines = coarse(opening, kind === 'mound' ? 1.4 * detail : detail)
+  // what is squeezed on the spot runs round, whatever the slot
+  const round = openingSlot(opening)
+    ? ({ family: 'round', diameterMm: 2 * Math.sqrt(openingArea(opening) / Math.PI) } as const)
+    : opening
+  const outlines = coarse(round, kind === 'mound' ? 1.4 * detail : detail)
   const rings = solid
     ? Math.max(6, Math.round(12 * detail))
     : Math.max(

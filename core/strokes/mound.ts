@@ -13,7 +13,8 @@ const schema = z.object({
 export const mound: StrokeDefinition<typeof schema> = {
   label: 'mound',
   schema,
-  families: ['round', 'star', 'cutBag'],
+  // a small foot is squeezed through whatever is on the bag
+  families: ['round', 'star', 'cutBag', 'petal', 'curvedPetal', 'halfMoon', 'leaf'],
   freeOpening: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)

@@ -28,8 +28,11 @@ export function strokeCycles(stroke: Stroke): number {
 const LEAST_STEPS = { sheet: 24, tube: 64 }
 const STEPS_PER_CYCLE = { sheet: 24, tube: 32 }
 
-/** Icing squeezed by a working hand, mm³/s: what limits big openings, where path speed does not. */
-const SQUEEZE_MM3_PER_S = 900
+/**
+ * Speed at which a working hand squeezes icing out of an opening, mm/s: a mound through a small opening takes its time, a
+ * swirl through a large one does not.
+ */
+const EXIT_MM_PER_S = 40
 
 /** Icing and hand time of one stroke. */
 export interface StrokeQuantities {
@@ -55,7 +58,10 @@ export function measureStroke(stroke: Stroke, at: Placement, opening: Opening): 
           trace.flow,
         )
       : measureTube(trace.path, openingArea(opening), trace.flow, steps)
-  const moving = Math.max(travelMm / definition.speedMmPerS, volumeMm3 / SQUEEZE_MM3_PER_S)
+  const moving = Math.max(
+    travelMm / definition.speedMmPerS,
+    volumeMm3 / (EXIT_MM_PER_S * openingArea(opening)),
+  )
   return { volumeMm3, seconds: definition.overheadSeconds + moving }
 }
 

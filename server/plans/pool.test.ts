@@ -69,6 +69,7 @@ describe('the size of an order', () => {
       sizeMm: null,
       colours: {},
       tips: {},
+      stiffness: {},
     })
     const flowers = Math.ceil(layersWanted / rose.layers.length)
     return {

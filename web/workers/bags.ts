@@ -3,6 +3,7 @@ import { useCallback, useEffect, useState } from 'react'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { BagSearch } from '#core/plan/bagOffers'
+import type { FewerOffer } from '#core/plan/fewer/offer'
 import type { Searcher } from './bags.worker.ts'
 
 let remote: Comlink.Remote<Searcher> | null = null
@@ -38,4 +39,26 @@ export function useBagSearch(order: Order, workshop: Workshop) {
     [],
   )
   return { state, running, start, stop }
+}
+
+/** An order at rest for so long is looked at, ms: nobody waits for it, and typing must not. */
+const AT_REST_MS = 900
+
+/** Whether fewer bags and tips would do, looked for whenever the order has been at rest; null meanwhile. */
+export function useFewer(
+  order: Order,
+  workshop: Workshop,
+): { offer: FewerOffer | null; error: Error | null } {
+  const [found, setFound] = useState<{ of: Order; offer: FewerOffer } | null>(null)
+  const [error, setError] = useState<Error | null>(null)
+  useEffect(() => {
+    setError(null)
+    const timer = setTimeout(() => {
+      searcher()
+        .fewer(order, workshop)
+        .then((offer) => offer && setFound({ of: order, offer }), setError)
+    }, AT_REST_MS)
+    return () => clearTimeout(timer)
+  }, [order, workshop])
+  return { offer: found?.of === order ? found.offer : null, error }
 }

@@ -2,8 +2,10 @@ import * as Comlink from 'comlink'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { type BagSearch, searchBags } from '#core/plan/bagOffers'
+import { type FewerOffer, fewerOffer } from '#core/plan/fewer/offer'
 
 let running = 0
+let looking = 0
 
 const searcher = {
   /** Searches and tells how it stands until it is done, or another search or `stop` takes its place. */
@@ -21,6 +23,17 @@ const searcher = {
       if (own !== running) return false
     }
     return true
+  },
+  /** Looks for fewer bags and tips; null when another look has taken its place. */
+  async fewer(order: Order, workshop: Workshop): Promise<FewerOffer | null> {
+    const own = ++looking
+    const search = fewerOffer(order, workshop)
+    for (;;) {
+      const { value, done } = search.next()
+      if (done) return value
+      await new Promise((resume) => setTimeout(resume))
+      if (own !== looking) return null
+    }
   },
   stop(): void {
     running++

@@ -11,7 +11,7 @@ export function brokenLayers(plan: Plan, workshop: Workshop): string[] {
   plan.sequence.forEach((step, i) => {
     if (step.kind === 'lift') for (const id of step.useIds) lifted.set(id, i)
     // within a step, layers are piped as they are listed
-    else step.useIds.forEach((id, k) => place.set(id, i + k / 1000))
+    else for (const [k, id] of step.useIds.entries()) place.set(id, i + k / 1000)
   })
   return plan.uses.flatMap((use) => {
     const at = place.get(use.id)

@@ -12,6 +12,7 @@ import { BagDetail } from './BagDetail.tsx'
 import { BagSearch } from './BagSearch.tsx'
 import css from './Bags.module.css'
 import { BagTile } from './BagTile.tsx'
+import { Fewer } from './Fewer.tsx'
 import { Sequence } from './Sequence.tsx'
 
 /** Openings are drawn this many times life size, at 96 px to the inch. */
@@ -55,6 +56,7 @@ export function Bags() {
         </Card>
         <BagDetail bag={bag} plan={plan} workshop={workshop} order={order} />
       </div>
+      <Fewer />
       <BagSearch plan={plan} />
       {advice.length > 0 && (
         <Card title="Worth a look">

@@ -7,7 +7,7 @@ export function Proof({ proofs }: { proofs: readonly AllergenProof[] }) {
   return (
     <Card title="What must not be in it" aside="what was looked at, and what is not known">
       {proofs.map((proof) => (
-        <section key={proof.allergen} className={css.proof} aria-label={proof.words}>
+        <section key={proof.allergen} className={css.proof} aria-label={`Without ${proof.words}`}>
           <h3>{verdict(proof)}</h3>
           {proof.contains.length > 0 && (
             <p>
