@@ -19,7 +19,7 @@ const DETAIL = 1
  */
 export function strokeBody(stroke: Stroke, at: Placement, opening: Opening): Float32Array {
   const solid = strokeSolid(stroke, at, opening, DETAIL)
-  const builder = newMesh(solid.room.vertices, solid.room.triangles)
+  const builder = newMesh(solid.room.vertices, 0)
   solid.add(builder, at, 0, steady)
   return builder.mesh.positions
 }

@@ -59,6 +59,8 @@ export function newMesh(vertices: number, triangles: number): MeshBuilder {
  */
 export function skin(builder: MeshBuilder, first: number, rings: number, around: number): void {
   const { indices } = builder.mesh
+  // whoever made no room for triangles wants the points only
+  if (indices.length === 0) return
   let e = builder.entries
   for (let t = 0; t < rings - 1; t++) {
     const a = first + t * around

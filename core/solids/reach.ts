@@ -4,7 +4,7 @@ export type Support = Float64Array
 /** Between two of them a reach is read off a straight line, at most 0.04 % of it too short. */
 const DIRECTIONS = 120
 /** Extreme points in so many directions make a polygon; what lies inside it is furthest in none. */
-const CORNERS = 12
+const CORNERS = 8
 
 /** The reach of points, three numbers each. */
 export function supportOf(points: Float32Array): Support {

@@ -22,6 +22,8 @@ const LEAF_BOUNDS = { ...BOUNDS, wide: 0.2, high: 0.4, layer: 0.8, flower: 0.6 }
 /** An opening of another family is never quite the same. */
 const OTHER_FAMILY = 0.4
 const OTHER_FAMILY_MORE = 0.15 * OTHER_FAMILY
+/** Openings further apart than this, as a logarithm, are not tried. */
+const FAR_OFF = 0.7
 /** What the hand shapes may be squeezed from an opening that is not much larger than itself. */
 const WIDER_THAN_OWN = 1.5
 
@@ -50,6 +52,9 @@ export function allowedTips(
     const foot = freeOpening && openingSlot(other.opening) !== null
     if (foot && !isFoot(fitted, layerIndex)) return []
     if (freeOpening && !foot && !mayShape(layer, tip, other)) return []
+    // an opening of half or twice the size is another flower: it need not be tried
+    if (!freeOpening && Math.abs(Math.log(openingSize(other.opening) / openingSize(tip.opening))) > FAR_OFF)
+      return []
     const refitted = fitFlower(
       flower,
       { sizeMm: placed.sizeMm, tips: { ...pinned, [layer.id]: other.id } },
