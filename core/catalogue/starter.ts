@@ -23,7 +23,7 @@ export const starterSettings: Settings = {
   handfulGrams: 250,
   mixerGrams: 2400,
   mixerResidueGrams: 25,
-  bagMinutes: 3,
+  bagMinutes: 1.5,
   changeMinutes: 0.7,
   refillMinutes: 1.2,
   couplerMinutes: 0.5,

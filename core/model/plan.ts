@@ -168,6 +168,18 @@ export const planSchema = z.object({
   }),
   colours: z.array(z.object({ id: z.string(), name: z.string(), hex: hexSchema, grams })),
   uses: z.array(useSchema),
+  hands: z
+    .object({
+      base: z.number(),
+      bowls: z.number(),
+      bags: z.number(),
+      kept: z.number().describe('Bags kept aside in a chain of colours'),
+      changes: z.number().describe('Tips changed and washed'),
+      coats: z.number(),
+      piping: z.number().describe('Spares and practice included'),
+      nails: z.number().describe('Squares, lifting and placing'),
+    })
+    .describe('Minutes of hands by what they go into; they sum to handsOnMinutes'),
   reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
   bags: z.array(bagSchema),
   sequence: z

@@ -7,9 +7,9 @@ import { bags } from './bags.ts'
 import { base } from './base.ts'
 import { batches } from './batches.ts'
 import { demand } from './demand.ts'
+import { hands } from './hands.ts'
 import { sizeFaults } from './limits.ts'
 import { type Lookup, lookUp } from './lookup.ts'
-import { flowersPiped } from './piped.ts'
 import { reserve, safetyLevels } from './reserve.ts'
 import { supplies } from './supplies.ts'
 
@@ -34,11 +34,13 @@ export function planOrder(order: Order, workshop: Workshop): Plan {
   const { bags: filled, sequence, conflicts } = bags(at, uses)
   const bowls = batches(at, uses, filled)
   const made = base(at, bowls)
+  const worked = hands(workshop.settings, uses, filled, bowls, [made.base, ...made.otherBases])
   const needed = supplies(at, uses, filled, bowls, [made.base, ...made.otherBases])
   return {
     schemaVersion: planVersion,
     orderId: order.id,
-    totals: totals(at, uses, filled, bowls, needed),
+    totals: totals(at, uses, filled, bowls, needed, worked),
+    hands: worked,
     colours: colourTotals(at, bowls),
     uses,
     reserve: {
@@ -79,25 +81,14 @@ function sumParts(uses: readonly Use[], key: 'piped' | 'spoiled' | 'practice' | 
   return sum(uses, (use) => sum(use.parts, (part) => part[key]))
 }
 
-/** Minutes to weigh, colour and wash one bowl. */
-const BOWL_MINUTES = 5
-
 function totals(
   at: Lookup,
   uses: readonly Use[],
   filled: readonly Bag[],
   bowls: readonly Batch[],
   needed: readonly Supply[],
+  worked: Plan['hands'],
 ): Plan['totals'] {
-  const { bagMinutes, refillMinutes, couplerMinutes, changeMinutes, washMinutes } = at.workshop.settings
-  const changes = sum(filled, (b) => b.changes)
-  const washes = sum(filled, (b) => b.washes)
-  const piping = sum(uses, (u) => (u.seconds / 60) * (flowersPiped(u) / u.flowers))
-  const filling = sum(
-    filled,
-    (b) => bagMinutes + (b.fillings - 1) * refillMinutes + (b.coupler === 'none' ? 0 : couplerMinutes),
-  )
-  const kept = filled.filter((b) => b.keptFor !== null).length * at.workshop.settings.keptBagMinutes
   const flowers = new Map<string, number>()
   for (const use of uses)
     if (use.form === 'flower') flowers.set(`${use.pieceId}.${use.placedId}`, use.flowers)
@@ -106,10 +97,9 @@ function totals(
     flowers: sum([...flowers.values()], (n) => n),
     mixedGrams: sum(bowls, (b) => b.grams - b.carriedGrams),
     pipedGrams: sumParts(uses, 'piped'),
-    handsOnMinutes:
-      piping + filling + kept + changes * changeMinutes + washes * washMinutes + bowls.length * BOWL_MINUTES,
-    changes,
-    washes,
+    handsOnMinutes: sum(Object.values(worked), (minutes) => minutes),
+    changes: sum(filled, (b) => b.changes),
+    washes: sum(filled, (b) => b.washes),
     cost: sum(needed, (s) => s.cost ?? 0),
   }
 }

@@ -1,6 +1,7 @@
 import type { Order } from '../model/order.ts'
-import type { Plan } from '../model/plan.ts'
+import type { Plan, Use } from '../model/plan.ts'
 import type { Settings } from '../model/workshop.ts'
+import { nailMinutes, pipingMinutes } from './hands.ts'
 
 /** What one kind of piece comes to, each: a base for a quote. */
 export interface PieceQuote {
@@ -15,17 +16,19 @@ export interface PieceQuote {
 }
 
 /**
- * Ingredients and hands for each piece. What cannot be told apart by piece (mixing, bags, reserve, what stays behind)
- * is shared out by the icing each piece wears, hands by piping minutes; so the pieces sum to the order.
+ * Ingredients and hands for each piece. Piping, coats, nails and lifting are the piece's own; hands that cannot be told
+ * apart by piece (base, bowls, bags) are shared out by its own minutes, ingredients by the icing it wears. The pieces
+ * sum to the order.
  */
 export function quote(order: Order, plan: Plan, settings: Settings): PieceQuote[] {
   const { pipedGrams, cost, handsOnMinutes } = plan.totals
-  const seconds = plan.uses.reduce((sum, u) => sum + u.seconds, 0)
+  const ownMinutes = (uses: readonly Use[]) =>
+    uses.reduce((sum, u) => sum + pipingMinutes(u), 0) + nailMinutes(uses)
+  const all = ownMinutes(plan.uses)
   return order.pieces.map((piece) => {
     const own = plan.uses.filter((u) => u.pieceId === piece.id)
     const grams = own.reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
-    const piping = own.reduce((sum, u) => sum + u.seconds, 0)
-    const minutes = seconds > 0 ? (piping / seconds) * handsOnMinutes : 0
+    const minutes = all > 0 ? (ownMinutes(own) / all) * handsOnMinutes : 0
     return {
       pieceId: piece.id,
       name: piece.name,

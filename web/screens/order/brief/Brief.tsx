@@ -1,6 +1,7 @@
 import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { allergenSchema, allergenWords } from '#core/model/common'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
+import type { Plan } from '#core/model/plan'
 import { allergenProof } from '#core/plan/proof'
 import { safetyChoices } from '#core/plan/reserve'
 import { formatMinutes } from '#core/units'
@@ -132,7 +133,7 @@ export function Brief() {
               <Stat name="to mix" note={`${weight(plan.totals.pipedGrams)} lands on the pieces`}>
                 {weight(plan.totals.mixedGrams)}
               </Stat>
-              <Stat name="hands-on" note="mixing, bags, piping, coats">
+              <Stat name="hands-on" note={handsWords(plan)}>
                 {formatMinutes(plan.totals.handsOnMinutes)}
               </Stat>
               <Stat name="flowers">{plan.totals.flowers}</Stat>
@@ -163,4 +164,21 @@ export function Brief() {
       </div>
     </div>
   )
+}
+
+/** What the hands go into, the most first. */
+function handsWords({ hands }: Plan): string {
+  const { base, bowls, bags, kept, changes, coats, piping, nails } = hands
+  const parts: [string, number][] = [
+    ['base and bowls', base + bowls],
+    ['bags and tips', bags + kept + changes],
+    ['piping', piping],
+    ['nails and lifting', nails],
+    ['coats', coats],
+  ]
+  return parts
+    .filter(([, minutes]) => minutes >= 0.5)
+    .sort((a, b) => b[1] - a[1])
+    .map(([what, minutes]) => `${formatMinutes(minutes)} ${what}`)
+    .join(', ')
 }

@@ -37,7 +37,8 @@ export function Quote({ plan }: { plan: Plan }) {
             key: 'minutes',
             name: 'Hands',
             value: (r) => r.minutesEach,
-            show: (r) => formatMinutes(r.minutesEach),
+            show: (r) =>
+              r.minutesEach < 10 ? `${r.minutesEach.toFixed(1)} min` : formatMinutes(r.minutesEach),
             numeric: true,
           },
           {
