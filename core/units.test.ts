@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { counted, formatMinutes, formatWeight } from './units.ts'
+import { counted, formatLiquid, formatMinutes, formatWeight, onScale } from './units.ts'
 
 describe('words for figures', () => {
   it.each([
@@ -18,6 +18,24 @@ describe('words for figures', () => {
     [59, '1 h 00'],
     [310, '5 h 10'],
   ])('%d minutes are %s', (minutes, words) => expect(formatMinutes(minutes)).toBe(words))
+
+  it.each([
+    [0.4, '8 drops'],
+    [1.2, '¼ tsp'],
+    [6, '1¼ tsp'],
+    [18, '3½ tsp'],
+    [42, '40 g'],
+  ])('%d g of liquid are measured as %s', (grams, words) =>
+    expect(formatLiquid(grams, 'grams', 5)).toBe(words),
+  )
+
+  it('weighs no less than is needed, in steps of the scale', () => {
+    expect([onScale(124.2, 5), onScale(125, 5), onScale(12.3, 0.1)].map((g) => g.toFixed(1))).toEqual([
+      '125.0',
+      '125.0',
+      '12.3',
+    ])
+  })
 
   it('counts one and many', () => {
     expect([counted(1, 'bag'), counted(1200, 'piece')]).toEqual(['1 bag', '1,200 pieces'])

@@ -15,6 +15,29 @@ export function formatWeight(grams: number, units: 'grams' | 'ounces'): string {
   return `${(grams < 9.95 ? oneDecimal : whole).format(grams)} g`
 }
 
+/** A level teaspoon of water, milk or syrup, and a drop of it, g: near enough for thinning icing. */
+const TEASPOON_GRAMS = 5
+const WATER_DROP_GRAMS = 0.05
+/** From here on liquid is weighed. */
+const WEIGHED_GRAMS = 30
+
+/**
+ * Liquid as a hand measures it: in drops, in quarters of a teaspoon, and from six teaspoons on by the scale's step. Never
+ * a figure that the scale does not show.
+ */
+export function formatLiquid(grams: number, units: 'grams' | 'ounces', stepGrams: number): string {
+  if (grams >= WEIGHED_GRAMS) return formatWeight(Math.round(grams / stepGrams) * stepGrams, units)
+  const quarters = Math.round((4 * grams) / TEASPOON_GRAMS)
+  if (quarters === 0) return counted(Math.max(1, Math.round(grams / WATER_DROP_GRAMS)), 'drop')
+  const fraction = ['', '¼', '½', '¾'][quarters % 4]!
+  return `${Math.floor(quarters / 4) || ''}${fraction} tsp`
+}
+
+/** Grams to weigh on a scale of so many grams a step: never less than is needed. */
+export function onScale(grams: number, stepGrams: number): number {
+  return Math.ceil(grams / stepGrams - 1e-9) * stepGrams
+}
+
 const fractions = ['', '¼', '⅓', '½', '⅔', '¾'] as const
 const parts = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4]
 

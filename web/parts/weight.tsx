@@ -1,10 +1,20 @@
-import { formatWeight } from '#core/units'
+import { formatLiquid, formatWeight, onScale } from '#core/units'
 import { useWorkshop } from '../data/workshop.ts'
 
 /** Formats weights in the bakery's units. */
 export function useWeight(): (grams: number) => string {
   const units = useWorkshop().workshop?.settings.units ?? 'grams'
   return (grams) => formatWeight(grams, units)
+}
+
+/** What the bakery's own scale and spoons can measure: grams to weigh, and liquid. */
+export function useMeasures(): { toWeigh(grams: number): string; liquid(grams: number): string } {
+  const settings = useWorkshop().workshop?.settings
+  const { units = 'grams', scaleStepGrams = 1 } = settings ?? {}
+  return {
+    toWeigh: (grams) => formatWeight(onScale(grams, scaleStepGrams), units),
+    liquid: (grams) => formatLiquid(grams, units, scaleStepGrams),
+  }
 }
 
 /** What a figure was before the last change, when it has changed visibly. */

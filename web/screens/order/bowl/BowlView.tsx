@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals } from '../../../drawings/Petal.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
-import { useWeight } from '../../../parts/weight.tsx'
+import { useMeasures, useWeight } from '../../../parts/weight.tsx'
 import { useBowls, useSchools } from '../../../workers/colours.ts'
 import { type ColourBowl, colourBowls, taskOf } from '../colours/bowlTasks.ts'
 import css from './BowlView.module.css'
@@ -15,6 +15,7 @@ export function BowlView() {
   const { order, plan, workshop } = useOrderEditor()
   const [params, setParams] = useSearchParams()
   const weight = useWeight()
+  const { toWeigh, liquid } = useMeasures()
   const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
   const tasks = useMemo(() => bowls.map(taskOf), [bowls])
   const answers = useBowls(tasks, workshop)
@@ -77,9 +78,9 @@ export function BowlView() {
             .map((p) => (
               <li key={p.stiffness}>
                 {bowl.parts.length > 1
-                  ? `Put ${weight(p.grams - p.liquidGrams)} aside for ${p.stiffness}`
+                  ? `Put ${toWeigh(p.grams - p.liquidGrams)} aside for ${p.stiffness}`
                   : `For ${p.stiffness}`}
-                {p.liquidGrams > 0.05 ? `: stir in ${weight(p.liquidGrams)} of liquid.` : '.'}
+                {p.liquidGrams > 0.05 ? `: stir in ${liquid(p.liquidGrams)} of liquid.` : '.'}
               </li>
             ))}
         </ol>
@@ -111,8 +112,8 @@ export function BowlView() {
 
   function start(b: ColourBowl): string {
     return b.carriedGrams > 0.5
-      ? `Scrape what is left into the bowl, ${weight(b.carriedGrams)} or so. Stir in plain icing up to ${weight(b.carriedGrams + b.baseGrams)}.`
-      : `Weigh ${weight(b.baseGrams)} of plain icing.`
+      ? `Scrape what is left into the bowl, ${weight(b.carriedGrams)} or so. Stir in plain icing up to ${toWeigh(b.carriedGrams + b.baseGrams)}.`
+      : `Weigh ${toWeigh(b.baseGrams)} of plain icing.`
   }
 }
 

@@ -7,7 +7,7 @@ import { FlowDiagram } from '../../../drawings/FlowDiagram.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
 import { DataTable } from '../../../parts/DataTable.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
-import { useWeight, Was } from '../../../parts/weight.tsx'
+import { useMeasures, useWeight, Was } from '../../../parts/weight.tsx'
 import css from './Icing.module.css'
 
 /** How much of what to make: base and ingredients, bowls in figures, and where every gram goes. */
@@ -105,6 +105,7 @@ function BowlTable(props: { plan: Plan; before: Plan | undefined; csvHref: strin
   const hexes = new Map(props.plan.colours.map((c) => [c.id, c]))
   const gramsBefore = new Map(props.before?.batches.map((b) => [b.id, b.grams]))
   const name = (b: Batch) => hexes.get(b.colourId)?.name ?? b.colourId
+  const { liquid, toWeigh } = useMeasures()
   return (
     <DataTable
       caption="Bowls, in mixing order: lightest first"
@@ -139,14 +140,14 @@ function BowlTable(props: { plan: Plan; before: Plan | undefined; csvHref: strin
           key: 'base',
           name: 'Base',
           value: (b) => b.baseGrams,
-          show: (b) => weight(b.baseGrams),
+          show: (b) => toWeigh(b.baseGrams),
           numeric: true,
         },
         {
           key: 'liquid',
           name: 'Liquid',
           value: (b) => b.liquidGrams,
-          show: (b) => weight(b.liquidGrams),
+          show: (b) => (b.liquidGrams > 0.05 ? liquid(b.liquidGrams) : 'none'),
           numeric: true,
         },
         {

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Smear } from '../../../drawings/Petal.tsx'
 import { Card } from '../../../parts/Card.tsx'
-import { useWeight } from '../../../parts/weight.tsx'
+import { useMeasures, useWeight } from '../../../parts/weight.tsx'
 import { useBowls } from '../../../workers/colours.ts'
 import { colourBowls, taskOf } from '../colours/bowlTasks.ts'
 import css from './Icing.module.css'
@@ -14,6 +14,7 @@ import { Schools } from './Schools.tsx'
 export function Mixing() {
   const { order, plan, workshop } = useOrderEditor()
   const weight = useWeight()
+  const { toWeigh, liquid } = useMeasures()
   const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
   const tasks = useMemo(() => bowls.map(taskOf), [bowls])
   const answers = useBowls(tasks, workshop)
@@ -52,7 +53,7 @@ export function Mixing() {
                 </span>
                 <span>
                   {bowl.carriedGrams > 0.5 && `${weight(bowl.carriedGrams)} tinted on, `}
-                  {weight(bowl.baseGrams)} base
+                  {toWeigh(bowl.baseGrams)} base
                 </span>
                 <span>
                   {bowl.carriedGrams > 0.5
@@ -65,7 +66,7 @@ export function Mixing() {
                 <span className="quiet">
                   {bowl.parts
                     .filter((p) => p.liquidGrams > 0.05)
-                    .map((p) => `${weight(p.liquidGrams)} liquid for ${p.stiffness}`)
+                    .map((p) => `${liquid(p.liquidGrams)} of liquid for ${p.stiffness}`)
                     .join(', ')}
                 </span>
               </li>
