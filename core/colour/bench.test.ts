@@ -58,13 +58,35 @@ describe('mending a bowl', () => {
     ...more,
   })
   // too much dye cannot be taken out: the batch grows by as much as was overdone
-  it.each([1.25, 1.5, 2])('overdone %d times takes that many times the icing', (ratio) => {
-    const best = corrections(bowl(drops.map((d) => d * ratio)))[0]!
+  it.each([1.25, 1.5, 1.9])('overdone %d times takes that many times the icing', (ratio) => {
+    const best = corrections(bowl(drops.map((d) => d * ratio))).find((w) => w.stockGrams === 0)!
     expect(best.add).toEqual([])
     expect(Math.abs(best.addBaseGrams / (200 * (ratio - 1)) - 1)).toBeLessThan(0.01)
     const kept = keepingSize(best, 200)
     expect(kept.takeOutGrams + 200 / ratio).toBeCloseTo(200, 1)
     expect(kept.addBaseGrams).toBeCloseTo(kept.takeOutGrams, 6)
+  })
+  it.each([3, 6])('overdone %d times, it is begun anew with the old bowl as its stock', (ratio) => {
+    const ways = corrections(bowl(drops.map((d) => d * ratio)))
+    expect(ways[0]!.gramsAfter).toBe(200)
+    // what was overdone r times is thinned r times: so much of the old bowl, the rest plain
+    expect(ways[0]!.stockGrams).toBeCloseTo(200 / ratio, 0)
+    expect(ways[0]!.addBaseGrams).toBeCloseTo(200 - 200 / ratio, 0)
+    for (const way of ways) expect(way.gramsAfter).toBeLessThanOrEqual(400.001)
+  })
+  it.each(['black', 'royal', 'red'])('a stray speck of %s nobody noted is mended in a pale colour', (id) => {
+    const dye = eight.indexOf(id)
+    const pale = [0.4, 0, 0, 0.5, 0, 0, 0, 0]
+    const seen = tint.lab(pale.map((d, j) => d + (j === dye ? 0.25 : 0)))
+    const mixed = bowl(pale, { observed: seen, target: tint.lab(pale) })
+    const way = corrections(mixed)[0]!
+    // what really comes out: the old bowl as it is, thinned, and the new drops
+    const share = way.stockGrams > 0 ? way.stockGrams / way.gramsAfter : 200 / way.gramsAfter
+    const really = pale.map((d, j) => (d + (j === dye ? 0.25 : 0)) * share)
+    for (const { dye: j, drops: more } of way.add) really[j]! += (more * 100) / way.gramsAfter
+    const comesOut = ciede2000(tint.lab(really), mixed.target)
+    expect(Math.abs(comesOut - way.difference)).toBeLessThan(0.5)
+    expect(comesOut).toBeLessThan(ciede2000(seen, mixed.target) * 0.6)
   })
   it('too weak takes more of the same dye and no icing', () => {
     const best = corrections(bowl(drops.map((d) => d * 0.6)))[0]!

@@ -67,9 +67,10 @@ const bench = {
       hex: labToHex(lab),
       add: add.map(({ dye, drops }) => ({ dyeId: dyes[dye]!.id, name: dyes[dye]!.name, drops })),
     })
-    const growing = ways.find((w) => w.addBaseGrams > 1)
+    const growing = ways.find((w) => w.stockGrams === 0 && w.addBaseGrams > 1)
+    const anew = ways.find((w) => w.stockGrams > 0)
     const still = ways.find((w) => w.addBaseGrams <= 1 && w.add.length > 0)
-    const shown = [...new Set([ways[0], still, growing])].flatMap((w) => (w ? [show(w)] : []))
+    const shown = [...new Set([ways[0], still, growing, anew])].flatMap((w) => (w ? [show(w)] : []))
     return { ways: shown, sameSize: growing ? show(keepingSize(growing, look.grams)) : null }
   },
 }

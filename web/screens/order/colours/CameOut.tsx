@@ -79,15 +79,9 @@ export function CameOut(props: { answer: BowlAnswer; colour: OrderColour; close:
         {touched && off >= LEAVE && result && (
           <ul className={css.ways}>
             {result.ways.map((way) => (
-              <Way
-                key={`${way.addBaseGrams} ${way.add.map((a) => a.dyeId)}`}
-                way={way}
-                grams={answer.grams}
-              />
+              <Way key={`${way.addBaseGrams} ${way.add.map((a) => a.dyeId)}`} way={way} />
             ))}
-            {result.sameSize && result.sameSize.takeOutGrams > 1 && (
-              <Way way={result.sameSize} grams={answer.grams} />
-            )}
+            {result.sameSize && result.sameSize.takeOutGrams > 1 && <Way way={result.sameSize} />}
           </ul>
         )}
         {kept.length > 0 && (
@@ -119,29 +113,25 @@ export function CameOut(props: { answer: BowlAnswer; colour: OrderColour; close:
   )
 }
 
-/** Growth past which beginning anew wastes less. */
-const ANEW = 1
-
-function Way({ way, grams }: { way: ShownCorrection; grams: number }) {
+function Way({ way }: { way: ShownCorrection }) {
   const weight = useWeight()
   const steps = [
+    way.stockGrams > 0 &&
+      `begin anew: ${weight(way.addBaseGrams)} of plain icing with ${weight(way.stockGrams)} of this bowl`,
     way.takeOutGrams > 1 && `take ${weight(way.takeOutGrams)} out`,
-    way.addBaseGrams > 1 && `stir in ${weight(way.addBaseGrams)} of plain icing`,
+    way.stockGrams === 0 && way.addBaseGrams > 1 && `stir in ${weight(way.addBaseGrams)} of plain icing`,
     ...way.add
       .filter((a) => a.drops >= 1 / 16)
       .map((a) => `add ${dropWords(a.drops)} ${a.name.toLowerCase()}`),
   ].filter(Boolean)
-  const growth = way.addBaseGrams / grams
   return (
     <li>
       <span className={css.chip} style={{ background: way.hex }} />
       <span>
         <strong>{sentence(steps.join(', ') || 'nothing helps')}.</strong>{' '}
         <span className="quiet">
-          {differenceWords(way.difference)}; the bowl then holds {weight(way.gramsAfter)}
-          {way.takeOutGrams < 1 && growth > ANEW
-            ? `. A fresh bowl would waste less: ${weight(grams)} against ${weight(way.addBaseGrams)} that nobody needs.`
-            : '.'}
+          {differenceWords(way.difference)}; the bowl then holds {weight(way.gramsAfter)}. Look again before
+          you go on.
         </span>
       </span>
     </li>
