@@ -74,7 +74,8 @@ function weigh(at: Lookup, bowl: Batch, bowlResidueGrams: number, stepGrams: num
     grams,
     ...baseAndLiquid(at, bowl, grams),
     bowlResidueGrams,
-    roundingGrams: grams - exact,
+    // the hair that was not rounded up
+    roundingGrams: Math.max(0, grams - exact),
   }
 }
 

@@ -29,10 +29,10 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
   const load = [...wanted].map(([colourId, g]) => {
     const part = bareNeed > 0 ? bare.get(colourId)! / bareNeed : 1 / wanted.size
     const grams = Math.max(part * least, g + part * residueGrams)
-    return { colourId, grams, staysGrams: grams - g }
+    return { colourId, grams, staysGrams: Math.max(0, grams - g) }
   })
   const grams = load.reduce((sum, l) => sum + l.grams, 0)
-  const topUpGrams = grams - need - residueGrams
+  const topUpGrams = Math.max(0, grams - need - residueGrams)
   return {
     number: 0,
     label: '',
