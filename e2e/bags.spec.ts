@@ -44,3 +44,34 @@ test('orders of one day share their bowls', async ({ page }) => {
   await expect(page.getByText('Bowls, and who gets what')).toBeVisible()
   await expect(page.getByText(/Observatory opening night\d+ g/).first()).toBeVisible()
 })
+
+test('fewer bags and tips are offered, taken and undone; the work stays in an order that can be piped', async ({
+  page,
+}) => {
+  await page.goto('/orders/observatory/bags')
+  await expect(figure(page, 'Bags')).toHaveText(/bags · \d+ change/)
+  const before = await figure(page, 'Bags').textContent()
+  const all = page.getByRole('button', { name: /^Take all \d+/ })
+  await expect(all).toBeVisible({ timeout: 30_000 })
+  const [, bags] = (await page.getByText(/bags become \d+/).textContent())!.match(/bags become (\d+)/)!
+  await all.click()
+  await expect(figure(page, 'Bags')).toHaveText(new RegExp(`^${bags} bags`))
+  const work = page.getByRole('listitem')
+  await expect(work.filter({ hasText: /Chill until the coat is firm/ }).first()).toBeVisible()
+  await expect(work.filter({ hasText: /Lift and place \d+ × hellebore/ }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(figure(page, 'Bags')).toHaveText(before!)
+})
+
+test('what must not be in it is looked for, ingredient by ingredient', async ({ page }) => {
+  await page.goto('/orders/observatory/brief')
+  await page.getByRole('checkbox', { name: 'nuts' }).check()
+  const nuts = page.getByRole('region', { name: 'Without nuts' })
+  await expect(nuts).toContainText("in none of the icing's ingredients")
+  await expect(nuts).toContainText(/Butter, unsalted.*Not known: the labels of the dyes/)
+  await page.getByRole('checkbox', { name: 'milk' }).check()
+  await expect(page.getByRole('region', { name: 'Without milk' })).toContainText('it is in the icing')
+  await page.getByRole('checkbox', { name: 'milk' }).uncheck()
+  await page.getByRole('checkbox', { name: 'nuts' }).uncheck()
+  await expect(nuts).toBeHidden()
+})

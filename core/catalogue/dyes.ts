@@ -12,8 +12,8 @@ const dye = (id: string, name: string, weights: Dye['weights']): Dye => ({
 })
 
 /**
- * Neutral dyes by hue. Weights are the absorption peaks of one drop in 100 g of butter icing, starting figures from a
- * feasibility study. The two plain blues are taken twice as strong as there, because drop for drop blue food dyes absorb
+ * Neutral dyes by hue. Weights are the absorption peaks of one drop in 100 g of butter icing, starting figures. The
+ * two plain blues are twice as strong as the others, because drop for drop blue food dyes absorb
  * several times what yellow ones do: leaf green then comes out at six parts yellow and more to one of blue, as benches
  * know it (docs/decisions.md).
  */

@@ -41,7 +41,7 @@ describe.each(catalogueFlowers.map((f) => [f.name, f] as const))('%s', (_, flowe
 })
 
 describe('figures of known flowers', () => {
-  // diameter and height in mm, volume in ml, as a study of the same recipes measured them
+  // diameter and height in mm, volume in ml, as the same recipes were measured apart from this program
   it.each([
     ['rose', 38, 24, 10.7],
     ['blossom', 31, 7, 1.5],
