@@ -186,8 +186,8 @@ export const planSchema = z.object({
     .array(
       z.object({
         kind: z
-          .enum(['spread', 'chill', 'pipe', 'lift'])
-          .describe('With a spatula, into the cold, from bags, or from nails onto the piece'),
+          .enum(['spread', 'chill', 'dry', 'pipe', 'lift'])
+          .describe('With a spatula, into the cold or left to dry, from bags, or from nails onto the piece'),
         pieceIds: z.array(idSchema),
         useIds: z.array(z.string()),
         bagNumbers: z.array(z.number().int()).describe('In the order in which they are taken up'),

@@ -1,6 +1,7 @@
 import { greedy, inOrder, lendTips } from '../bags/greedy.ts'
 import { type Arrangement, fitOf, type Group, mayShare } from '../bags/problem.ts'
 import { simulate } from '../bags/simulate.ts'
+import { stiffnessWord } from '../icings/setting.ts'
 import type { ArrangementChoice } from '../model/order.ts'
 import type { Bag, Plan, Use } from '../model/plan.ts'
 import { shortOpening } from '../tips/index.ts'
@@ -23,8 +24,7 @@ export interface BagStage {
  */
 export function bags(at: Lookup, uses: readonly Use[]): BagStage {
   const of = orderBags(at, uses)
-  if (of.problem.pairs.length === 0)
-    return { bags: [], sequence: workSteps(at.order.pieces, spread(uses)), conflicts: [] }
+  if (of.problem.pairs.length === 0) return { bags: [], sequence: workSteps(at, spread(uses)), conflicts: [] }
   const chosen = at.order.arrangement
   const arrangement = chosen ? adopt(of, chosen) : greedy(of.problem)
   return at.order.mixing.school === 'separate'
@@ -107,7 +107,7 @@ function inSequence(at: Lookup, of: OrderBags, arrangement: Arrangement, uses: r
       washes: tally.perGroup[g]!.washes,
       ...numbered(at, of, groups[g]!, numbers.get(g)!),
     })),
-    sequence: workSteps(at.order.pieces, [
+    sequence: workSteps(at, [
       ...spread(uses),
       ...sequence.map((j) => ({
         uses: of.usesOfJob[j]!,
@@ -142,5 +142,8 @@ function numbered(at: Lookup, of: OrderBags, group: Group, number: number): Pick
     const tip = at.tip(id)
     return shortOpening(tip.opening) + (tip.stamp ? ` (${tip.stamp})` : '')
   })
-  return { number, label: `${number} · ${colours}, ${first.stiffness} · ${tips.join(', ')}` }
+  return {
+    number,
+    label: `${number} · ${colours}, ${stiffnessWord(at.icing(first.icingKindId), first.stiffness)} · ${tips.join(', ')}`,
+  }
 }

@@ -56,7 +56,7 @@ export function alongChain(
   return {
     bags: reused(bags),
     sequence: workSteps(
-      at.order.pieces,
+      at,
       done.flatMap(({ link, uses: now }) =>
         now.map((use): PipedStep => {
           const g = groupOfUse.get(use.id)

@@ -1,5 +1,7 @@
+import { settingOf } from '../../icings/setting.ts'
 import type { Piece } from '../../model/order.ts'
 import type { Plan, Use } from '../../model/plan.ts'
+import type { Lookup } from '../lookup.ts'
 import { onNail, STAGE, stageOf } from './stages.ts'
 
 export type WorkStep = Plan['sequence'][number]
@@ -18,8 +20,9 @@ export interface PipedStep {
  * their piece when all that is piped in place is there, and before the leaves.
  * @param steps spreads and piping in order; spreads have no bags.
  */
-export function workSteps(pieces: readonly Piece[], steps: readonly PipedStep[]): WorkStep[] {
-  const kindOf = new Map(pieces.map((p) => [p.id, p.shape.kind]))
+export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
+  const kindOf = new Map(at.order.pieces.map((p) => [p.id, p.shape.kind]))
+  const setsBy = (use: Use) => (settingOf(at.icing(use.icingKindId)) === 'drying' ? 'dry' : 'chill')
   const made: WorkStep[] = []
   const toLift = new Map<string, Map<string, Use[]>>()
   const liftOnto = (pieceId: string, colourId: string | null) => {
@@ -42,7 +45,7 @@ export function workSteps(pieces: readonly Piece[], steps: readonly PipedStep[])
     const useIds = step.uses.map((u) => u.id)
     if (first.form === 'coat') {
       made.push({ kind: 'spread', pieceIds: [pieceId], useIds, bagNumbers: [], repeats: 1, colourId })
-      if (chills(first, kindOf.get(pieceId)!)) chill(made, pieceId, colourId)
+      if (chills(first, kindOf.get(pieceId)!)) chill(made, setsBy(first), pieceId, colourId)
       continue
     }
     if (stageOf(first) === STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
@@ -63,15 +66,15 @@ function chills(use: Use, kind: Piece['shape']['kind']): boolean {
   return stage === STAGE.crumbCoat || (stage === STAGE.coat && (kind === 'tier' || kind === 'sheet'))
 }
 
-/** Pieces that are spread one after the other go into the cold together. */
-function chill(made: WorkStep[], pieceId: string, colourId: string | null): void {
+/** Pieces that are spread one after the other set together. */
+function chill(made: WorkStep[], kind: 'chill' | 'dry', pieceId: string, colourId: string | null): void {
   const last = made.at(-2)
-  if (last?.kind === 'chill' && !last.pieceIds.includes(pieceId)) {
+  if (last?.kind === kind && !last.pieceIds.includes(pieceId)) {
     made.splice(made.length - 2, 1)
     made.push({ ...last, pieceIds: [...last.pieceIds, pieceId] })
   } else
     made.push({
-      kind: 'chill',
+      kind,
       pieceIds: [pieceId],
       useIds: [],
       bagNumbers: [],

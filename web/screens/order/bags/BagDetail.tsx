@@ -1,3 +1,4 @@
+import { stiffnessWord } from '#core/icings/setting'
 import { loadDefinition } from '#core/loads/index'
 import type { Order } from '#core/model/order'
 import type { Bag, Plan } from '#core/model/plan'
@@ -24,7 +25,7 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
   return (
     <Card
       title={`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`}
-      aside={bag.stiffness}
+      aside={stiffnessWord(workshop.icings.find((i) => i.id === bag.icingKindId)!, bag.stiffness)}
     >
       <ul className={css.loads}>
         {bag.load.map((l, i) => (

@@ -55,7 +55,10 @@ export function Sequence(props: {
 
 function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
   const first = uses[0]
-  if (!first) return { what: 'Chill', how: 'until the coat is firm' }
+  if (!first)
+    return step.kind === 'dry'
+      ? { what: 'Leave to dry', how: 'until the surface is firm' }
+      : { what: 'Chill', how: 'until the coat is firm' }
   const name = first.flowerName
   if (step.kind === 'spread') return { what: name, how: first.layerName }
   if (step.kind === 'lift') return { what: 'Lift and place', how: `${first.flowers} × ${name.toLowerCase()}` }

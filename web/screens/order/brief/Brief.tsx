@@ -1,5 +1,7 @@
 import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
+import { useState } from 'react'
 import { allergenSchema, allergenWords } from '#core/model/common'
+import type { IcingKind } from '#core/model/icing'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { allergenProof } from '#core/plan/proof'
@@ -13,6 +15,7 @@ import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Brief.module.css'
+import { IcingChange } from './IcingChange.tsx'
 import { Proof } from './Proof.tsx'
 import { Quote } from './Quote.tsx'
 
@@ -26,6 +29,12 @@ export function Brief() {
     <K extends keyof Order>(key: K, label: string) =>
     (value: Order[K]) =>
       edit(label, (o) => ({ ...o, [key]: value }), key)
+  const [changed, setChanged] = useState<{ from: IcingKind; to: IcingKind } | null>(null)
+  const changeIcing = (id: string) => {
+    const of = (icingKindId: string) => workshop.icings.find((i) => i.id === icingKindId)!
+    setChanged({ from: of(order.icingKindId), to: of(id) })
+    set('icingKindId', 'icing kind')(id)
+  }
   return (
     <div className={css.columns}>
       <Card title="The brief">
@@ -64,7 +73,7 @@ export function Brief() {
           <Select
             label="Icing kind"
             value={order.icingKindId}
-            onChange={(v) => v && set('icingKindId', 'icing kind')(v)}
+            onChange={(v) => v && changeIcing(v)}
             data={workshop.icings.map((i) => ({ value: i.id, label: i.name }))}
           />
           <NumberField
@@ -133,15 +142,17 @@ export function Brief() {
               <Stat name="to mix" note={`${weight(plan.totals.pipedGrams)} lands on the pieces`}>
                 {weight(plan.totals.mixedGrams)}
               </Stat>
-              <Stat name="hands-on" note={handsWords(plan)}>
-                {formatMinutes(plan.totals.handsOnMinutes)}
-              </Stat>
+              <Stat name="hands-on">{formatMinutes(plan.totals.handsOnMinutes)}</Stat>
               <Stat name="flowers">{plan.totals.flowers}</Stat>
               <Stat name="icing ingredients">
                 {workshop.settings.currency} {plan.totals.cost.toFixed(2)}
               </Stat>
             </Stats>
+            <p className="quiet">Hands: {handsWords(plan)}.</p>
           </Card>
+        )}
+        {changed && changed.to.id === order.icingKindId && (
+          <IcingChange from={changed.from} to={changed.to} close={() => setChanged(null)} />
         )}
         {plan && order.avoid.length > 0 && <Proof proofs={allergenProof(order, plan, workshop)} />}
         {plan && plan.uses.length > 0 && <Quote plan={plan} />}

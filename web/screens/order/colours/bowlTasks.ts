@@ -1,4 +1,5 @@
 import type { BowlTask } from '#core/colour/bowl'
+import type { Stiffness } from '#core/model/common'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 
@@ -9,7 +10,7 @@ export interface ColourBowl extends BowlTask {
   baseGrams: number
   carriedGrams: number
   /** What of it is thinned to which stiffness. */
-  parts: { stiffness: string; grams: number; liquidGrams: number; bagNumbers: number[] }[]
+  parts: { stiffness: Stiffness; grams: number; liquidGrams: number; bagNumbers: number[] }[]
 }
 
 /**

@@ -1,4 +1,5 @@
 import { Tabs } from '@mantine/core'
+import { stiffnessWord } from '#core/icings/setting'
 import { allergenWords } from '#core/model/common'
 import type { Base, Batch, Plan, Supply } from '#core/model/plan'
 import { counted, formatCups } from '#core/units'
@@ -106,6 +107,7 @@ function BowlTable(props: { plan: Plan; before: Plan | undefined; csvHref: strin
   const gramsBefore = new Map(props.before?.batches.map((b) => [b.id, b.grams]))
   const name = (b: Batch) => hexes.get(b.colourId)?.name ?? b.colourId
   const { liquid, toWeigh } = useMeasures()
+  const { icings } = useOrderEditor().workshop
   return (
     <DataTable
       caption="Bowls, in mixing order: lightest first"
@@ -120,7 +122,11 @@ function BowlTable(props: { plan: Plan; before: Plan | undefined; csvHref: strin
           value: name,
           show: (b) => <NamedDab hex={hexes.get(b.colourId)?.hex ?? '#ffffff'} name={name(b)} />,
         },
-        { key: 'stiffness', name: 'Stiffness', value: (b) => b.stiffness },
+        {
+          key: 'stiffness',
+          name: 'Stiffness',
+          value: (b) => stiffnessWord(icings.find((i) => i.id === b.icingKindId)!, b.stiffness),
+        },
         {
           key: 'grams',
           name: 'Mix',

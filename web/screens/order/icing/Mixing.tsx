@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { stiffnessWord } from '#core/icings/setting'
+import type { Stiffness } from '#core/model/common'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Smear } from '../../../drawings/Petal.tsx'
 import { Card } from '../../../parts/Card.tsx'
@@ -18,6 +20,8 @@ export function Mixing() {
   const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
   const tasks = useMemo(() => bowls.map(taskOf), [bowls])
   const answers = useBowls(tasks, workshop)
+  const word = (icingKindId: string, stiffness: Stiffness) =>
+    stiffnessWord(workshop.icings.find((i) => i.id === icingKindId)!, stiffness)
   const chained = order.mixing.school === 'carryOver'
   return (
     <>
@@ -48,7 +52,9 @@ export function Mixing() {
                   <strong>{bowl.name}</strong>
                   <br />
                   <span className="quiet">
-                    {bowl.parts.map((p) => `${weight(p.grams)} ${p.stiffness}`).join(', ')}
+                    {bowl.parts
+                      .map((p) => `${weight(p.grams)} ${word(bowl.icingKindId, p.stiffness)}`)
+                      .join(', ')}
                   </span>
                 </span>
                 <span>
@@ -66,7 +72,9 @@ export function Mixing() {
                 <span className="quiet">
                   {bowl.parts
                     .filter((p) => p.liquidGrams > 0.05)
-                    .map((p) => `${liquid(p.liquidGrams)} of liquid for ${p.stiffness}`)
+                    .map(
+                      (p) => `${liquid(p.liquidGrams)} of liquid for ${word(bowl.icingKindId, p.stiffness)}`,
+                    )
                     .join(', ')}
                 </span>
               </li>
