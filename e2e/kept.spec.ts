@@ -45,6 +45,7 @@ test('a colour is typed letter by letter, and its name quickly after it; both st
 }) => {
   await page.goto('/orders/observatory/colours')
   await page.getByRole('button', { name: /^Likely: .* Brass/ }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Brass')
   const hex = page.getByLabel('Colour wanted', { exact: true })
   const before = await hex.inputValue()
   await hex.clear()

@@ -81,6 +81,10 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
       for (const [role, colour] of Object.entries(placed.colours))
         wantColour([...at, 'colours', role], colour)
+      for (const [role, tone] of Object.entries(placed.twoTone))
+        wantColour([...at, 'twoTone', role, 'colourId'], tone.colourId)
+      if (flower.layers.every((l) => placed.leftOut.includes(l.id)))
+        say([...at, 'leftOut'], `Nothing is left of ${flower.name}. Keep a layer, or take the flower off.`)
       // a flower is looked at once, on however many pieces it stands
       const own = ofFlower.get(flower.id) ?? flowerFaults(flower, workshop.tips)
       ofFlower.set(flower.id, own)

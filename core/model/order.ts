@@ -42,6 +42,19 @@ export const placementSchema = z.discriminatedUnion('kind', [
 ])
 
 /** A flower on a piece, in this order's size, colours and tips. */
+/** A part of a flower in two tones for one order: the second beside, inside or around the part's own colour. */
+export const twoToneSchema = z.object({
+  kind: z.enum(['striped', 'halves', 'layered']),
+  colourId: idSchema,
+  /** How much of the slot a stripe takes, from its wide end. */
+  share: z
+    .number()
+    .min(0.05, 'At least 0.05 of the slot.')
+    .max(0.95, 'At most 0.95 of the slot.')
+    .default(0.3),
+})
+export type TwoTone = z.infer<typeof twoToneSchema>
+
 export const placedFlowerSchema = z.object({
   id: idSchema,
   flowerId: idSchema,
@@ -54,6 +67,10 @@ export const placedFlowerSchema = z.object({
   tips: z.record(idSchema, idSchema).default({}),
   /** Layer id to stiffness, where this order wants another than the recipe. */
   stiffness: z.record(idSchema, stiffnessSchema).default({}),
+  /** Layers of the recipe that this order does without. */
+  leftOut: z.array(idSchema).max(40).default([]),
+  /** Role id to how that part is piped in two tones here. */
+  twoTone: z.record(idSchema, twoToneSchema).default({}),
 })
 export type PlacedFlower = z.infer<typeof placedFlowerSchema>
 

@@ -41,6 +41,12 @@ export function mergeOrders(orders: readonly Order[]): Order {
           colours: Object.fromEntries(
             Object.entries(f.colours).map(([role, c]) => [role, merged.get(c) ?? c]),
           ),
+          twoTone: Object.fromEntries(
+            Object.entries(f.twoTone).map(([role, tone]) => [
+              role,
+              { ...tone, colourId: merged.get(tone.colourId) ?? tone.colourId },
+            ]),
+          ),
         })),
       })
   })

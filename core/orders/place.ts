@@ -30,6 +30,8 @@ export function placeFlower(
     colours: chosen,
     tips: {},
     stiffness: {},
+    leftOut: [],
+    twoTone: {},
   }
   return {
     placedId: placed.id,

@@ -1,3 +1,4 @@
+import { flowerForOrder } from '../flowers/forOrder.ts'
 import { scaledPitch } from '../flowers/pitch.ts'
 import type { FittedFlower } from '../flowers/resolve.ts'
 import { loadDefinition } from '../loads/index.ts'
@@ -13,6 +14,8 @@ export interface FittedPlacement {
   piece: Piece
   placed: PlacedFlower
   flower: Flower
+  /** Colours of its roles, those of second tones included. */
+  colours: PlacedFlower['colours']
   fitted: FittedFlower
   perPiece: number
   total: number
@@ -38,13 +41,13 @@ export function demand(at: Lookup): Demand {
 }
 
 function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {
-  const flower = at.flower(placed.flowerId)
+  const { flower, colours } = flowerForOrder(at.flower(placed.flowerId), placed)
   const fitted = at.fit(flower, placed)
   const perPiece =
     placed.placement.kind === 'each'
       ? placed.placement.perPiece
       : borderUnits(piece, placed.placement.edge, scaledPitch(flower, fitted))
-  return { piece, placed, flower, fitted, perPiece, total: perPiece * piece.count }
+  return { piece, placed, flower, colours, fitted, perPiece, total: perPiece * piece.count }
 }
 
 /** Whole units of a border that fit round an edge, at least one. */
@@ -60,7 +63,7 @@ function icingOf(at: Lookup, piece: Piece): string {
 
 const noReserve = { spoiled: 0, practice: 0, margin: 0 }
 
-function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: FittedPlacement): Use[] {
+function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total }: FittedPlacement): Use[] {
   const icingKindId = icingOf(at, piece)
   const density = at.icing(icingKindId).density
   return fitted.layers.map(({ layer, tip }, i) => {
@@ -88,7 +91,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, fitted, total }: Fitted
       strokes: layer.count * total,
       seconds: measure.seconds * total,
       parts: measure.shares.map(({ role, share }) => ({
-        colourId: placed.colours[role] ?? unchosenColourId(flower.id, role),
+        colourId: colours[role] ?? unchosenColourId(flower.id, role),
         piped: grams * share,
         ...noReserve,
       })),

@@ -52,6 +52,12 @@ export function replaceColour(order: Order, fromId: string, intoId: string): Ord
   const swapped = mapPlaced(order, (placed) => ({
     ...placed,
     colours: Object.fromEntries(Object.entries(placed.colours).map(([role, id]) => [role, swap(id)])),
+    twoTone: Object.fromEntries(
+      Object.entries(placed.twoTone).map(([role, tone]) => [
+        role,
+        { ...tone, colourId: swap(tone.colourId) },
+      ]),
+    ),
   }))
   return {
     ...swapped,

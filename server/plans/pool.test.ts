@@ -70,6 +70,8 @@ describe('the size of an order', () => {
       colours: {},
       tips: {},
       stiffness: {},
+      leftOut: [],
+      twoTone: {},
     })
     const flowers = Math.ceil(layersWanted / rose.layers.length)
     return {

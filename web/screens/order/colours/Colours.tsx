@@ -29,7 +29,8 @@ export function Colours() {
   const all = [...order.colours, ...unchosen.map((c) => newColour(c.id, c.name, c.hex))]
   const shown = sort === 'order' ? all : [...all].sort((a, b) => (gramsOf(b.id) ?? 0) - (gramsOf(a.id) ?? 0))
   const chosen = all.find((c) => c.id === params.get('colour')) ?? shown[0]
-  const select = (id: string) => setParams({ colour: id }, { replace: true })
+  // at once: whoever types next must type into the colour that was pressed
+  const select = (id: string) => setParams({ colour: id }, { replace: true, flushSync: true })
 
   function add() {
     const id = newId()

@@ -5,6 +5,7 @@ import { ciede2000 } from '#core/colour/ciede2000'
 import { hexToLab } from '#core/colour/lab'
 import { type Vision, visions } from '#core/colour/vision'
 import { worn } from '#core/colour/worn'
+import { flowerForOrder } from '#core/flowers/forOrder'
 import type { Flower } from '#core/model/flower'
 import type { PlacedFlower } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -26,11 +27,12 @@ export function Wearers({ answers }: { answers: readonly BowlAnswer[] | undefine
     return order.pieces
       .flatMap((piece) => piece.flowers.map((f) => ({ piece, placed: f })))
       .flatMap(({ piece, placed: f }) => {
-        const flower = workshop.flowers.find((w) => w.id === f.flowerId)
-        const key = JSON.stringify([f.flowerId, f.colours, piece.coat?.colourId])
-        if (!flower || flower.form === 'border' || seen.has(key)) return []
+        const recipe = workshop.flowers.find((w) => w.id === f.flowerId)
+        const key = JSON.stringify([f.flowerId, f.colours, f.leftOut, f.twoTone, piece.coat?.colourId])
+        if (!recipe || recipe.form === 'border' || seen.has(key)) return []
         seen.add(key)
-        return [{ flower, placed: f, coatId: piece.coat?.colourId ?? null }]
+        const { flower, colours } = flowerForOrder(recipe, f)
+        return [{ flower, placed: { ...f, colours }, coatId: piece.coat?.colourId ?? null }]
       })
       .slice(0, MOST_SHOWN)
   }, [order.pieces, workshop.flowers])

@@ -2,6 +2,7 @@ import { ActionIcon, Menu, Modal, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { flowerForOrder } from '#core/flowers/forOrder'
 import { benchMm } from '#core/flowers/sizeWords'
 import type { Flower } from '#core/model/flower'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
@@ -17,6 +18,7 @@ import { newId } from '../../../parts/newId.ts'
 import { Dab } from '../../../parts/Swatch.tsx'
 import { useWeight, Was } from '../../../parts/weight.tsx'
 import { usePicture } from '../../../workers/planner.ts'
+import { OwnWay } from './OwnWay.tsx'
 import css from './Pieces.module.css'
 
 const perPieceSchema = placementSchema.options[0].shape.perPiece
@@ -26,10 +28,13 @@ const sizeSchema = placedFlowerSchema.shape.sizeMm.unwrap().unwrap()
 export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlower }) {
   const { order, workshop, plan, before, edit } = useOrderEditor()
   const [tipsOpen, setTipsOpen] = useState(false)
+  const [ownOpen, setOwnOpen] = useState(false)
   const weight = useWeight()
-  const flower = workshop.flowers.find((f) => f.id === placed.flowerId)
+  const recipe = workshop.flowers.find((f) => f.id === placed.flowerId)
+  const own = recipe && flowerForOrder(recipe, placed)
+  const flower = own?.flower
   const { picture } = usePicture(flower, placed, workshop)
-  if (!flower) return null
+  if (!recipe || !flower) return null
   const change = (
     label: string,
     part: Partial<PlacedFlower> | ((now: PlacedFlower) => Partial<PlacedFlower>),
@@ -52,7 +57,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
       `${piece.id} ${placed.id} ${label}`,
     )
   const colours = Object.fromEntries(
-    flower.roles.map((r) => [r.id, order.colours.find((c) => c.id === placed.colours[r.id])?.hex ?? r.hex]),
+    flower.roles.map((r) => [r.id, order.colours.find((c) => c.id === own.colours[r.id])?.hex ?? r.hex]),
   )
   const grams = pipedBy(plan, piece.id, placed.id)
   const gramsBefore = pipedBy(before, piece.id, placed.id)
@@ -74,7 +79,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         <Link to={`/flowers/${flower.id}`} className={css.flowerName}>
           {flower.name}
         </Link>
-        <div className="quiet">{flower.setting === 'nail' ? 'on a nail' : 'in place'}</div>
+        <div className="quiet">{placedWords(recipe, placed)}</div>
       </div>
       {placed.placement.kind === 'each' ? (
         <NumberField
@@ -109,7 +114,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         onChange={(sizeMm) => change('size', { sizeMm })}
       />
       <div className={css.roles}>
-        {flower.roles.map((role) => (
+        {recipe.roles.map((role) => (
           <RoleChip
             key={role.id}
             name={role.name}
@@ -134,6 +139,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
           </ActionIcon>
         </Menu.Target>
         <Menu.Dropdown>
+          <Menu.Item onClick={() => setOwnOpen(true)}>Otherwise for this order…</Menu.Item>
           <Menu.Item onClick={() => setTipsOpen(true)}>Choose its tips…</Menu.Item>
           <Menu.Item disabled={placed.sizeMm === null} onClick={() => change('size', { sizeMm: null })}>
             Back to its own size
@@ -152,6 +158,13 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
           </Menu.Item>
         </Menu.Dropdown>
       </Menu>
+      <OwnWay
+        opened={ownOpen}
+        close={() => setOwnOpen(false)}
+        recipe={recipe}
+        placed={placed}
+        onChange={(part) => change('otherwise', part)}
+      />
       <TipChoice
         opened={tipsOpen}
         close={() => setTipsOpen(false)}
@@ -167,6 +180,18 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
       />
     </div>
   )
+}
+
+/** Where it is piped, and that this order does it otherwise. */
+function placedWords(recipe: Flower, placed: PlacedFlower): string {
+  const where = recipe.setting === 'nail' ? 'on a nail' : 'in place'
+  const left = recipe.layers.filter((l) => placed.leftOut.includes(l.id)).map((l) => l.name.toLowerCase())
+  const toned = Object.keys(placed.twoTone).length > 0
+  return [
+    where,
+    ...(left.length > 0 ? [`without ${left.join(', ')}`] : []),
+    ...(toned ? ['two-tone'] : []),
+  ].join(', ')
 }
 
 function pipedBy(plan: Plan | undefined, pieceId: string, placedId: string): number | undefined {

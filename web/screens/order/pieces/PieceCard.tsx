@@ -1,6 +1,7 @@
 import { ActionIcon, Button, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
+import { flowerForOrder } from '#core/flowers/forOrder'
 import { stiffnesses } from '#core/model/common'
 import { coatSchema, fillingSchema, type Piece, pieceSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
@@ -177,8 +178,9 @@ function useDrawnFlowers(piece: Piece): DrawnFlower[] {
   return useMemo(() => {
     const hexes = new Map(order.colours.map((c) => [c.id, c.hex]))
     return piece.flowers.flatMap((placed) => {
-      const flower = workshop.flowers.find((f) => f.id === placed.flowerId)
-      if (!flower) return []
+      const recipe = workshop.flowers.find((f) => f.id === placed.flowerId)
+      if (!recipe) return []
+      const { flower, colours } = flowerForOrder(recipe, placed)
       const use = plan?.uses.find((u) => u.pieceId === piece.id && u.placedId === placed.id)
       return [
         {
@@ -189,7 +191,7 @@ function useDrawnFlowers(piece: Piece): DrawnFlower[] {
           perPiece: use ? Math.round(use.flowers / piece.count) : 1,
           border: placed.placement.kind === 'border',
           colours: Object.fromEntries(
-            flower.roles.map((r) => [r.id, hexes.get(placed.colours[r.id] ?? '') ?? r.hex]),
+            flower.roles.map((r) => [r.id, hexes.get(colours[r.id] ?? '') ?? r.hex]),
           ),
         },
       ]

@@ -1,5 +1,6 @@
 import { useInViewport } from '@mantine/hooks'
 import { lazy, Suspense, useEffect, useState } from 'react'
+import { flowerForOrder } from '#core/flowers/forOrder'
 import type { Flower } from '#core/model/flower'
 import type { Piece } from '#core/model/order'
 import { arrange } from '#core/surfaces/arrange'
@@ -24,10 +25,10 @@ export function Tray() {
   const small = order.pieces.filter((p) => p.shape.kind === 'cupcake' || p.shape.kind === 'cookie')
   const placed = small.flatMap((piece) =>
     piece.flowers.flatMap((f) => {
-      const flower = workshop.flowers.find((known) => known.id === f.flowerId)
-      return flower && f.placement.kind === 'each'
-        ? [{ piece, placed: f, flower, sizeMm: f.sizeMm, tips: f.tips }]
-        : []
+      const recipe = workshop.flowers.find((known) => known.id === f.flowerId)
+      if (!recipe || f.placement.kind !== 'each') return []
+      const { flower, colours } = flowerForOrder(recipe, f)
+      return [{ piece, placed: { ...f, colours }, flower, sizeMm: f.sizeMm, tips: f.tips }]
     }),
   )
   // a dozen lit solids are only made for somebody who scrolls to them

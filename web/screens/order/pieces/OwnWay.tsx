@@ -1,0 +1,119 @@
+import { Button, Checkbox, Group, Modal, Select } from '@mantine/core'
+import type { Flower } from '#core/model/flower'
+import { type PlacedFlower, type TwoTone, twoToneSchema } from '#core/model/order'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
+import css from './Pieces.module.css'
+
+const ways = [
+  { value: 'plain', label: 'one colour' },
+  { value: 'striped', label: 'a stripe along the wide end' },
+  { value: 'halves', label: 'two halves' },
+  { value: 'layered', label: 'two tones around the wall' },
+]
+const shareSchema = twoToneSchema.shape.share.unwrap()
+const START_SHARE = 0.3
+
+type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone'>
+
+/** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out. */
+export function OwnWay(props: {
+  opened: boolean
+  close: () => void
+  recipe: Flower
+  placed: PlacedFlower
+  onChange: (part: (now: PlacedFlower) => Partial<Part>) => void
+}) {
+  const { recipe, placed, onChange } = props
+  const { order } = useOrderEditor()
+  const plainRoles = recipe.roles.filter((r) =>
+    recipe.layers.some((l) => l.load.kind === 'plain' && l.load.role === r.id),
+  )
+  const setTone = (roleId: string, tone: TwoTone | null) =>
+    onChange((now) => {
+      const { [roleId]: _, ...others } = now.twoTone
+      return { twoTone: tone ? { ...others, [roleId]: tone } : others }
+    })
+  const begin = (roleId: string, kind: TwoTone['kind']) => {
+    const now = placed.twoTone[roleId]
+    const second = order.colours.find((c) => c.id !== placed.colours[roleId]) ?? order.colours[0]
+    const colourId = now?.colourId ?? second?.id
+    if (colourId) setTone(roleId, { kind, colourId, share: now?.share ?? START_SHARE })
+  }
+  return (
+    <Modal opened={props.opened} onClose={props.close} title={`${recipe.name}, for this order`} size="lg">
+      <p className="quiet">The recipe stays as it is; only this piece of this order is piped otherwise.</p>
+      <h3 className={css.ownHead}>In two tones</h3>
+      {order.colours.length < 2 && <p className="quiet">The order needs a second colour first.</p>}
+      {plainRoles.map((role) => {
+        const tone = placed.twoTone[role.id]
+        return (
+          <Group key={role.id} align="flex-end" gap="sm" mb="xs">
+            <Select
+              label={role.name}
+              w={230}
+              data={ways}
+              value={tone?.kind ?? 'plain'}
+              disabled={order.colours.length < 2}
+              onChange={(kind) =>
+                kind && (kind === 'plain' ? setTone(role.id, null) : begin(role.id, kind as TwoTone['kind']))
+              }
+            />
+            {tone && (
+              <Select
+                label="Second colour"
+                w={170}
+                value={tone.colourId}
+                data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
+                onChange={(colourId) => colourId && setTone(role.id, { ...tone, colourId })}
+              />
+            )}
+            {tone?.kind === 'striped' && (
+              <NumberField
+                label="Of the slot"
+                value={tone.share}
+                schema={shareSchema}
+                step={0.05}
+                decimals={2}
+                onChange={(share) => setTone(role.id, { ...tone, share })}
+              />
+            )}
+          </Group>
+        )
+      })}
+      <h3 className={css.ownHead}>Layers</h3>
+      {recipe.layers.map((layer) => {
+        const kept = !placed.leftOut.includes(layer.id)
+        const last = kept && placed.leftOut.length >= recipe.layers.length - 1
+        return (
+          <Checkbox
+            key={layer.id}
+            mb={8}
+            label={`${layer.name}${last ? ' (something has to stay)' : ''}`}
+            checked={kept}
+            disabled={last}
+            onChange={(e) => {
+              const keep = e.currentTarget.checked
+              onChange((now) => ({
+                leftOut: keep
+                  ? now.leftOut.filter((id) => id !== layer.id)
+                  : [...now.leftOut.filter((id) => id !== layer.id), layer.id],
+              }))
+            }}
+          />
+        )
+      })}
+      <Group justify="space-between" mt="md">
+        <Button
+          disabled={placed.leftOut.length === 0 && Object.keys(placed.twoTone).length === 0}
+          onClick={() => onChange(() => ({ leftOut: [], twoTone: {} }))}
+        >
+          As the recipe says
+        </Button>
+        <Button variant="filled" onClick={props.close}>
+          Done
+        </Button>
+      </Group>
+    </Modal>
+  )
+}
