@@ -1,3 +1,4 @@
+import { shortestOrder } from './chainOrder.ts'
 import { formula } from './formula.ts'
 import type { LabD65 } from './lab.ts'
 import { BANDS, type Spectrum } from './spectrum.ts'
@@ -81,79 +82,21 @@ export function prepare({ base, curves, colours }: ChainTask): Prepared[] {
   })
 }
 
-/** Above so many colours a table of all sets would not fit: the order is built up colour by colour instead. */
-const MOST_EXACT = 13
-
 /**
  * Best order, with every colour taken as its own formula has it; what the bowl really holds by then differs a little, and
- * `simulate` follows it exactly. What a step costs depends only on the colour before it and on the set of those done, so
- * that dynamic programming over (set, last) is exact (Held and Karp).
+ * `simulate` follows it exactly.
  */
 export function bestOrder(chain: ChainTask, colours: readonly Prepared[]): number[] {
-  const n = colours.length
-  const first = colours.map((c) => freshStep(chain, c, false).cost)
-  const turn = colours.map((from) =>
-    colours.map((to) =>
-      from === to ? 0 : bestStep(chain, to, spread(from.alone, chain.curves.length), from.leftGrams).cost,
+  return shortestOrder({
+    first: colours.map((c) => freshStep(chain, c, false).cost),
+    turn: colours.map((from) =>
+      colours.map((to) =>
+        from === to ? 0 : bestStep(chain, to, spread(from.alone, chain.curves.length), from.leftGrams).cost,
+      ),
     ),
-  )
-  const last = n > 1 ? colours.findIndex((c) => c.id === chain.lastId) : -1
-  return n > MOST_EXACT ? builtUp(n, first, turn, last) : exactOrder(chain, n, first, turn, last)
-}
-
-function exactOrder(
-  chain: ChainTask,
-  n: number,
-  first: readonly number[],
-  turn: readonly (readonly number[])[],
-  last: number,
-): number[] {
-  const full = (1 << n) - 1
-  const cost = new Float64Array((full + 1) * n).fill(Number.POSITIVE_INFINITY)
-  const before = new Int8Array((full + 1) * n).fill(-1)
-  for (let k = 0; k < n; k++) if (k !== last) cost[(1 << k) * n + k] = first[k]! + chain.keptCost(1 << k, k)
-  for (let mask = 1; mask <= full; mask++)
-    for (let k = 0; k < n; k++) {
-      const next = mask | (1 << k)
-      if (next === mask || (k === last && next !== full)) continue
-      const kept = chain.keptCost(next, k)
-      for (let j = 0; j < n; j++) {
-        const total = cost[mask * n + j]! + turn[j]![k]! + kept
-        if (total < cost[next * n + k]!) {
-          cost[next * n + k] = total
-          before[next * n + k] = j
-        }
-      }
-    }
-  let end = 0
-  for (let k = 1; k < n; k++) if (cost[full * n + k]! < cost[full * n + end]!) end = k
-  const order: number[] = []
-  for (let mask = full, k = end; k >= 0; ) {
-    order.unshift(k)
-    const j = before[mask * n + k]!
-    mask &= ~(1 << k)
-    k = mask === 0 ? -1 : j
-  }
-  return order
-}
-
-/** Each colour put where it costs least among those already there; the one that is wanted last stays last. */
-function builtUp(
-  n: number,
-  first: readonly number[],
-  turn: readonly (readonly number[])[],
-  last: number,
-): number[] {
-  const length = (order: readonly number[]) =>
-    order.reduce((sum, k, i) => sum + (i === 0 ? first[k]! : turn[order[i - 1]!]![k]!), 0)
-  let order: number[] = last >= 0 ? [last] : []
-  for (let k = 0; k < n; k++) {
-    if (k === last) continue
-    const places = order.length + (last >= 0 ? 0 : 1)
-    const tries = Array.from({ length: places }, (_, i) => [...order.slice(0, i), k, ...order.slice(i)])
-    order = tries.reduce((best, one) => (length(one) < length(best) ? one : best))
-  }
-  return order
+    last: colours.length > 1 ? colours.findIndex((c) => c.id === chain.lastId) : -1,
+    keptCost: (mask, k) => chain.keptCost(mask, k),
+  })
 }
 
 /** Follows an order with what the bowl really holds at each step. */

@@ -1,4 +1,4 @@
-import { ActionIcon, Menu, Modal, Select } from '@mantine/core'
+import { ActionIcon, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -9,8 +9,6 @@ import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } fr
 import type { Plan } from '#core/model/plan'
 import { newColour } from '#core/orders/new'
 import { surfaceDefinition } from '#core/surfaces/index'
-import { describeOpening } from '#core/tips/index'
-import { standIns } from '#core/tips/standIns'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
@@ -20,6 +18,7 @@ import { useWeight, Was } from '../../../parts/weight.tsx'
 import { usePicture } from '../../../workers/planner.ts'
 import { OwnWay } from './OwnWay.tsx'
 import css from './Pieces.module.css'
+import { TipChoice } from './TipChoice.tsx'
 
 const perPieceSchema = placementSchema.options[0].shape.perPiece
 const sizeSchema = placedFlowerSchema.shape.sizeMm.unwrap().unwrap()
@@ -236,53 +235,4 @@ function RoleChip(props: { name: string; chosen: string | undefined; onChoose: (
       </Menu.Dropdown>
     </Menu>
   )
-}
-
-/** Which tip each layer is piped with; what was chosen by hand can be let go again. */
-function TipChoice(props: {
-  opened: boolean
-  close: () => void
-  flower: Flower
-  placed: PlacedFlower
-  /** Tips as fitted to the size, layer by layer. */
-  fitted: string[]
-  /** A layer's tip, or null to let Kanten fit it. */
-  onChange: (layerId: string, tipId: string | null) => void
-}) {
-  const { flower, placed, fitted, onChange } = props
-  const { workshop } = useOrderEditor()
-  return (
-    <Modal opened={props.opened} onClose={props.close} title={`Tips for ${flower.name}`} size="lg">
-      <p className="quiet">
-        Kanten takes the flower’s own tips, or the next size up or down when the flower is made larger or
-        smaller. What you choose here stays.
-      </p>
-      {flower.layers.map((layer, i) => {
-        const own = workshop.tips.find((t) => t.id === layer.tipId)
-        const chosen = placed.tips[layer.id]
-        const options = own ? standIns(own.opening, workshop.tips) : []
-        return (
-          <Select
-            key={layer.id}
-            mt="sm"
-            label={`${layer.name}${chosen ? ', chosen by you' : ''}`}
-            value={chosen ?? ''}
-            onChange={(id) => onChange(layer.id, id || null)}
-            data={[
-              { value: '', label: `As fitted: ${tipWords(fitted[i] ?? layer.tipId)}` },
-              ...options.map((t) => ({
-                value: t.id,
-                label: `${describeOpening(t.opening)}${t.owned > 0 || t.base === 'none' ? '' : ' (not in the drawer)'}`,
-              })),
-            ]}
-          />
-        )
-      })}
-    </Modal>
-  )
-
-  function tipWords(id: string): string {
-    const tip = workshop.tips.find((t) => t.id === id)
-    return tip ? describeOpening(tip.opening) : id
-  }
 }
