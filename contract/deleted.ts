@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '#core/model/common'
+import { idSchema } from '#core/common'
 import { endpoint } from './endpoint.ts'
 
 export const deletedKindSchema = z.enum(['orders', 'flowers', 'icings', 'tips', 'dyes'])

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import { idSchema, nameSchema } from '#core/common'
 import { orderFileSchema } from '#core/files/orderFile'
-import { idSchema, nameSchema } from '#core/model/common'
 import { orderSchema } from '#core/model/order'
 import { planSchema } from '#core/model/plan'
 import { endpoint } from './endpoint.ts'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
+import { idSchema } from '../common.ts'
 import { lookSchema } from '../logbook/look.ts'
 import { weighingSchema } from '../logbook/weighing.ts'
-import { idSchema } from '../model/common.ts'
 import { dyeSchema } from '../model/dye.ts'
 import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'

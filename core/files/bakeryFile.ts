@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../model/common.ts'
+import { idSchema } from '../common.ts'
 import type { Fault } from '../model/faults.ts'
 import { bagStockSchema, settingsSchema, type Workshop } from '../model/workshop.ts'
 import { issueFaults, type Read } from './orderFile.ts'

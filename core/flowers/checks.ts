@@ -2,7 +2,8 @@ import type { Flower, Layer } from '../model/flower.ts'
 import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
-import type { FlowerMeasure, ResolvedLayer } from './measure.ts'
+import type { ResolvedLayer } from './layers.ts'
+import type { FlowerMeasure } from './measure.ts'
 
 /** A change that mends what a check found: to one layer, or to the flower itself. */
 export interface FlowerRemedy {

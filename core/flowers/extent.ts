@@ -1,7 +1,7 @@
 import { strokeBody, strokeLever } from '../solids/body.ts'
 import { FRILL_SWELL, highestSlip, STRAY_UP_MM, WAVER_TILT, WAVER_UP_MM } from '../solids/hand.ts'
 import { type Support, supportAt, supportOf } from '../solids/reach.ts'
-import { layerAzimuths, type ResolvedLayer } from './measure.ts'
+import { layerAzimuths, type ResolvedLayer } from './layers.ts'
 
 /** What a caliper finds, mm. */
 export interface Extent {

@@ -5,12 +5,7 @@ import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
 import { type Extent, flowerExtent } from './extent.ts'
-
-/** A layer ready to be piped: lengths final, its tip known. */
-export interface ResolvedLayer {
-  layer: Layer
-  tip: Tip
-}
+import type { ResolvedLayer } from './layers.ts'
 
 /** One layer's amounts for one flower. */
 export interface LayerMeasure {
@@ -26,16 +21,6 @@ export interface FlowerMeasure extends Extent {
   layers: LayerMeasure[]
   volumeMm3: number
   seconds: number
-}
-
-/** Azimuths in radians at which a layer's strokes start. */
-export function layerAzimuths(layer: Layer): number[] {
-  const full = layer.spreadDeg >= 360
-  const gaps = full ? layer.count : Math.max(1, layer.count - 1)
-  return Array.from({ length: layer.count }, (_, i) => {
-    const turned = full ? (360 * i) / gaps : layer.count === 1 ? 0 : layer.spreadDeg * (i / gaps - 0.5)
-    return ((layer.startDeg + turned) * Math.PI) / 180
-  })
 }
 
 /** How a layer's icing divides among its roles: by what of the opening each colour fills. */

@@ -4,7 +4,7 @@ import { loadDefinition, loadRoles } from '../loads/index.ts'
 import { traceStroke } from '../strokes/quantities.ts'
 import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
-import { layerAzimuths, type ResolvedLayer } from './measure.ts'
+import { layerAzimuths, type ResolvedLayer } from './layers.ts'
 
 /** One thing to draw in a flower seen from above; x and y in mm, y up. */
 export type ViewShape = { layerId: string; role: string; heightMm: number } & (

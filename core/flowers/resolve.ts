@@ -5,7 +5,8 @@ import { onlyNarrower, pressStroke, scaleStroke } from '../strokes/resize.ts'
 import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
 import { flowerExtent } from './extent.ts'
-import { type FlowerMeasure, measureFlower, type ResolvedLayer } from './measure.ts'
+import type { ResolvedLayer } from './layers.ts'
+import { type FlowerMeasure, measureFlower } from './measure.ts'
 
 /** The size and tips a flower is wanted in; both may be left to the flower itself. */
 export interface Fitting {

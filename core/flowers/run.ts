@@ -1,7 +1,7 @@
 import { newTubeFrame } from '../geometry/tube.ts'
 import type { Flower } from '../model/flower.ts'
 import { traceStroke } from '../strokes/quantities.ts'
-import type { ResolvedLayer } from './measure.ts'
+import type { ResolvedLayer } from './layers.ts'
 
 /** Units of a border drawn side by side along x, each a pitch further. */
 export interface BorderRun {

@@ -1,4 +1,4 @@
-import type { ResolvedLayer } from '../flowers/measure.ts'
+import type { ResolvedLayer } from '../flowers/layers.ts'
 import type { Flower } from '../model/flower.ts'
 import { escapeText, layPages, mm, type Stamp } from './page.ts'
 

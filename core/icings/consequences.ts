@@ -1,4 +1,4 @@
-import { allergenWords, stiffnesses } from '../model/common.ts'
+import { allergenWords, stiffnesses } from '../common.ts'
 import type { IcingKind } from '../model/icing.ts'
 import { settingOf, stiffnessWord } from './setting.ts'
 

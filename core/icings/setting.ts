@@ -1,4 +1,4 @@
-import type { Stiffness } from '../model/common.ts'
+import type { Stiffness } from '../common.ts'
 import type { IcingKind } from '../model/icing.ts'
 
 /** How a flower of this icing becomes firm enough to be lifted, and a coat to be decorated. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../model/common.ts'
+import { idSchema } from '../common.ts'
 import type { LoadDefinition } from './load.ts'
 
 const schema = z.object({ kind: z.literal('plain'), role: idSchema })

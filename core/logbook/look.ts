@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hexSchema, idSchema } from '../model/common.ts'
+import { hexSchema, idSchema } from '../common.ts'
 
 /** A bowl as it was mixed and as it came out: kept, and taught to the dyes in it. */
 export const lookSchema = z.object({

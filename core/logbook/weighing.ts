@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, noteSchema } from '../model/common.ts'
+import { idSchema, noteSchema } from '../common.ts'
 import { calibrationRange, spreadRange } from '../model/flower.ts'
 
 /** Flowers of one kind put on the scale together. */

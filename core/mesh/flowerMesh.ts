@@ -1,4 +1,4 @@
-import { layerAzimuths, type ResolvedLayer } from '../flowers/measure.ts'
+import { layerAzimuths, type ResolvedLayer } from '../flowers/layers.ts'
 import type { BorderRun } from '../flowers/run.ts'
 import { seeded, slip } from '../random.ts'
 import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'

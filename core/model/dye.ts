@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hexSchema, idSchema, nameSchema } from './common.ts'
+import { hexSchema, idSchema, nameSchema } from '../common.ts'
 
 /** A dab of one dye in plain icing: what a bottle looks like at a known dose. */
 export const dabSchema = z.object({

@@ -1,7 +1,7 @@
 import { z } from 'zod'
+import { hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { layerLoadSchema, loadDefinition } from '../loads/index.ts'
 import { strokeSchema } from '../strokes/index.ts'
-import { hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
 
 /** A part of a flower that has a colour of its own; an order gives each role a colour. */
 export const roleSchema = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
+import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 
 /** One ingredient in baker's proportions: parts by weight. */
 export const ingredientSchema = z.object({

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { surfaceSchema } from '../surfaces/index.ts'
-import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from './common.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
 export const orderColourSchema = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from './common.ts'
+import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from '../common.ts'
 import { settingSchema } from './flower.ts'
 
 /** Version of the plan's format; a change that old readers would misread raises it. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import { idSchema } from '../common.ts'
 import { openingSchema } from '../tips/index.ts'
-import { idSchema } from './common.ts'
 
 /** What a tip fits: a standard coupler, only a large one, or no coupler at all (a cut bag). */
 export const tipBaseSchema = z.enum(['standard', 'large', 'none'])

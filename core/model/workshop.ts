@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema } from './common.ts'
+import { idSchema, nameSchema } from '../common.ts'
 import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'

@@ -1,4 +1,4 @@
-import type { Order, OrderColour, Piece } from '../model/order.ts'
+import type { Order, Piece } from '../model/order.ts'
 import type { SurfaceKind } from '../surfaces/index.ts'
 
 /** An empty order for a day, piped in the given icing kind. */
@@ -21,11 +21,6 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     colours: [],
     pieces: [],
   }
-}
-
-/** A colour as it comes to an order: nobody has settled on dyes for it. */
-export function newColour(id: string, name: string, hex: string): OrderColour {
-  return { id, name: name.slice(0, 80), hex, dyeIds: null }
 }
 
 /** What a new piece of each kind starts from. */

@@ -1,8 +1,8 @@
 import { ciede2000 } from '../colour/ciede2000.ts'
 import { hexToLab } from '../colour/lab.ts'
 import type { Flower, Role } from '../model/flower.ts'
+import { newColour } from '../model/newColour.ts'
 import type { Order, OrderColour, PlacedFlower } from '../model/order.ts'
-import { newColour } from './new.ts'
 
 /** An order colour nearer than this to a role's own colour is taken for it; CIEDE2000. */
 const NEAR_ENOUGH = 12

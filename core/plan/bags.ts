@@ -3,20 +3,15 @@ import { type Arrangement, fitOf, type Group, mayShare } from '../bags/problem.t
 import { simulate } from '../bags/simulate.ts'
 import { stiffnessWord } from '../icings/setting.ts'
 import type { ArrangementChoice } from '../model/order.ts'
-import type { Bag, Plan, Use } from '../model/plan.ts'
+import type { Bag, Use } from '../model/plan.ts'
 import { shortOpening } from '../tips/index.ts'
 import { type OrderBags, orderBags } from './bagProblem.ts'
+import type { BagStage } from './bagStage.ts'
 import { alongChain } from './chainBags.ts'
 import { fillBag } from './fill.ts'
 import type { Lookup } from './lookup.ts'
 import { stageOf } from './work/stages.ts'
 import { type PipedStep, workSteps } from './work/steps.ts'
-
-export interface BagStage {
-  bags: Bag[]
-  sequence: Plan['sequence']
-  conflicts: Plan['conflicts']
-}
 
 /**
  * Which bags to fill with what, and in which order to pipe: the arrangement somebody has chosen, or a good one found at

@@ -1,7 +1,7 @@
 import type { Group } from '../bags/problem.ts'
 import type { Bag, Use } from '../model/plan.ts'
 import type { OrderBags } from './bagProblem.ts'
-import type { BagStage } from './bags.ts'
+import type { BagStage } from './bagStage.ts'
 import type { Lookup } from './lookup.ts'
 import { passes } from './work/passes.ts'
 import { type PipedStep, workSteps } from './work/steps.ts'

@@ -1,10 +1,10 @@
 import { rememberingFitter } from '../flowers/resolve.ts'
 import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
+import { newColour } from '../model/newColour.ts'
 import type { Order, OrderColour } from '../model/order.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { newColour } from '../orders/new.ts'
 import { formatWeight } from '../units.ts'
 
 /** The order and workshop by id, as every stage needs them. */

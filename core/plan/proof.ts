@@ -1,4 +1,4 @@
-import { type Allergen, allergenWords } from '../model/common.ts'
+import { type Allergen, allergenWords } from '../common.ts'
 import type { Order } from '../model/order.ts'
 import type { Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'

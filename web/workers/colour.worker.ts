@@ -4,13 +4,13 @@ import { type Correction, corrections, keepingSize } from '#core/colour/correct'
 import { hexToLab, labToHex } from '#core/colour/lab'
 import { baseOf, dyeFit } from '#core/colour/palette'
 import { type Dominant, dominantColours } from '#core/colour/photo'
-import { type School, schools } from '#core/colour/schools'
 import { tinter } from '#core/colour/tint'
 import { tied, tones } from '#core/colour/tones'
 import type { Dye } from '#core/model/dye'
 import type { IcingKind } from '#core/model/icing'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { type School, schools } from '#core/plan/schools'
 
 /** A bowl that came out otherwise than it should. */
 export interface Look {

@@ -1,11 +1,11 @@
 import * as Comlink from 'comlink'
 import useSWR from 'swr'
 import type { BowlAnswer, BowlTask } from '#core/colour/bowl'
-import type { School } from '#core/colour/schools'
 import type { Dye } from '#core/model/dye'
 import type { IcingKind } from '#core/model/icing'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import type { School } from '#core/plan/schools'
 import type { Bench, Ladder, Look } from './colour.worker.ts'
 
 let remote: Comlink.Remote<Bench> | null = null

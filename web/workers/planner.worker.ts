@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink'
 import { type FlowerCheck, flowerChecks } from '#core/flowers/checks'
-import type { FlowerMeasure, ResolvedLayer } from '#core/flowers/measure'
+import type { ResolvedLayer } from '#core/flowers/layers'
+import type { FlowerMeasure } from '#core/flowers/measure'
 import { planView, type ViewShape } from '#core/flowers/planView'
 import { type Fitting, fitFlower } from '#core/flowers/resolve'
 import { type BorderRun, borderRun } from '#core/flowers/run'

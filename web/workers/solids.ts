@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import { useEffect, useState } from 'react'
-import type { ResolvedLayer } from '#core/flowers/measure'
+import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import type { Modeller, Solid } from './solid.worker.ts'
 

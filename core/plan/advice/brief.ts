@@ -1,4 +1,4 @@
-import { allergenWords } from '../../model/common.ts'
+import { allergenWords } from '../../common.ts'
 import { type AdviceCheck, say } from './check.ts'
 
 /** Allergens that must not be in it but are, and the standing cautions that follow from the icing. */

@@ -1,6 +1,6 @@
+import type { Stiffness } from '../../common.ts'
 import type { FlowerMeasure } from '../../flowers/measure.ts'
 import { type FittedFlower, fitFlower } from '../../flowers/resolve.ts'
-import type { Stiffness } from '../../model/common.ts'
 import type { Flower, Layer } from '../../model/flower.ts'
 import type { OwnedTip, Tip } from '../../model/tip.ts'
 import { type StrokeKind, strokeDefinition } from '../../strokes/index.ts'

@@ -1,4 +1,4 @@
-import type { Stiffness } from '../../model/common.ts'
+import type { Stiffness } from '../../common.ts'
 import type { Order } from '../../model/order.ts'
 
 /** One layer of one placed flower piped otherwise: another tip, another stiffness, or both. */

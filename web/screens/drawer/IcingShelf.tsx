@@ -1,7 +1,7 @@
 import { ActionIcon, Button, MultiSelect } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import { z } from 'zod'
-import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/model/common'
+import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/common'
 import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
 import type { Workshop } from '#core/model/workshop'
 import { copyIcing, editIcing, removeIcing } from '../../data/workshop.ts'

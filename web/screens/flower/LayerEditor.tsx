@@ -1,7 +1,7 @@
 import { Button, Select, Slider } from '@mantine/core'
+import { stiffnesses } from '#core/common'
 import { changeLayer, insertLayer, moveLayer, removeLayer } from '#core/flowers/edit'
 import { type LayerLoad, type LoadKind, loadDefinition, loadOfKind, loads } from '#core/loads/index'
-import { stiffnesses } from '#core/model/common'
 import { type Layer, layerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { strokeFields } from '#core/strokes/fields'

@@ -1,6 +1,6 @@
 import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { useState } from 'react'
-import { allergenSchema, allergenWords } from '#core/model/common'
+import { allergenSchema, allergenWords } from '#core/common'
 import type { IcingKind } from '#core/model/icing'
 import { type Order, orderSchema, type Safety } from '#core/model/order'
 import type { Plan } from '#core/model/plan'

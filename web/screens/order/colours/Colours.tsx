@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { newColour } from '#core/orders/new'
+import { newColour } from '#core/model/newColour'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card } from '../../../parts/Card.tsx'

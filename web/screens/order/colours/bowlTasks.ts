@@ -1,5 +1,5 @@
 import type { BowlTask } from '#core/colour/bowl'
-import type { Stiffness } from '#core/model/common'
+import type { Stiffness } from '#core/common'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 

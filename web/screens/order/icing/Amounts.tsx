@@ -1,6 +1,6 @@
 import { Tabs } from '@mantine/core'
+import { allergenWords } from '#core/common'
 import { stiffnessWord } from '#core/icings/setting'
-import { allergenWords } from '#core/model/common'
 import type { Base, Batch, Plan, Supply } from '#core/model/plan'
 import { counted, formatCups } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'

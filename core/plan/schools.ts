@@ -1,14 +1,14 @@
+import { type ChainStep, type ChainTask, carryOver, prepare } from '../colour/carryOver.ts'
+import { doseWords, SPECKS } from '../colour/dose.ts'
+import { hexToLab, labToHex } from '../colour/lab.ts'
+import { differenceWords } from '../colour/likely.ts'
+import { baseOf, dyeFit } from '../colour/palette.ts'
 import type { Mixing, Order } from '../model/order.ts'
 import type { Batch, Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { leftGrams } from '../plan/carry.ts'
-import { planOrder } from '../plan/index.ts'
-import { keptBags } from '../plan/work/kept.ts'
-import { type ChainStep, type ChainTask, carryOver, prepare } from './carryOver.ts'
-import { doseWords, SPECKS } from './dose.ts'
-import { hexToLab, labToHex } from './lab.ts'
-import { differenceWords } from './likely.ts'
-import { baseOf, dyeFit } from './palette.ts'
+import { leftGrams } from './carry.ts'
+import { planOrder } from './index.ts'
+import { keptBags } from './work/kept.ts'
 
 /** One step of a chain, as it is shown. */
 export interface SchoolStep {

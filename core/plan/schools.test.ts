@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFileSchema } from '../files/orderFile.ts'
-import { planOrder } from '../plan/index.ts'
+import { planOrder } from './index.ts'
 import { greenOf, schools } from './schools.ts'
 
 const { order } = orderFileSchema.parse(

@@ -1,0 +1,18 @@
+import type { Layer } from '../model/flower.ts'
+import type { Tip } from '../model/tip.ts'
+
+/** A layer ready to be piped: lengths final, its tip known. */
+export interface ResolvedLayer {
+  layer: Layer
+  tip: Tip
+}
+
+/** Azimuths in radians at which a layer's strokes start. */
+export function layerAzimuths(layer: Layer): number[] {
+  const full = layer.spreadDeg >= 360
+  const gaps = full ? layer.count : Math.max(1, layer.count - 1)
+  return Array.from({ length: layer.count }, (_, i) => {
+    const turned = full ? (360 * i) / gaps : layer.count === 1 ? 0 : layer.spreadDeg * (i / gaps - 0.5)
+    return ((layer.startDeg + turned) * Math.PI) / 180
+  })
+}
