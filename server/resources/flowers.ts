@@ -61,11 +61,13 @@ export function flowerRoutes({ orm }: AppContext): Router {
   })
 
   route(router, orm, endpoints.importFlower, async ({ em, body }) => {
+    // before the workshop, for the reason that `importOrder` gives
+    const reserved = await reservedIds(em)
     const { workshop } = await currentWorkshop(em)
     const read = readFlowerFile(body, workshop)
     if (!read.ok) throw invalid(read.faults)
     const newId = () => `own-${randomUUID()}`
-    const { flower, tips } = takeInFlower(read.value, workshop, await reservedIds(em), newId)
+    const { flower, tips } = takeInFlower(read.value, workshop, reserved, newId)
     for (const { id, ...spec } of tips) em.create(TipRow, { id, owned: 0, stamp: '', spec })
     em.create(FlowerRow, { id: flower.id, spec: storable(flowerSchema, flower) })
     return flower

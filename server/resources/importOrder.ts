@@ -15,11 +15,13 @@ import { reservedIds } from './reserved.ts'
  * brings comes along, under a new id wherever the bakery means something else by it.
  */
 export async function importOrder(em: EntityManager, data: unknown): Promise<ImportedOrder> {
+  // ids first: what comes in between the two readings is then met as a recipe, not as an id that is taken by nobody knows what
+  const reserved = await reservedIds(em)
   const { workshop } = await currentWorkshop(em)
   const read = readOrderFile(data, workshop)
   if (!read.ok) throw invalid(read.faults)
   const newId = () => `own-${randomUUID()}`
-  const taken = takeInOrder(read.value, workshop, await reservedIds(em), newId)
+  const taken = takeInOrder(read.value, workshop, reserved, newId)
   for (const flower of taken.flowers) em.create(FlowerRow, { id: flower.id, spec: flower })
   for (const icing of taken.icings) em.create(IcingRow, { id: icing.id, spec: icing })
   for (const { id, ...spec } of taken.tips) em.create(TipRow, { id, owned: 0, stamp: '', spec })
