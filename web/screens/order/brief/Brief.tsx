@@ -148,7 +148,7 @@ export function Brief() {
                 {workshop.settings.currency} {plan.totals.cost.toFixed(2)}
               </Stat>
             </Stats>
-            <p className="quiet">Hands: {handsWords(plan)}.</p>
+            <p className={`${css.hands} quiet`}>Hands: {handsWords(plan)}.</p>
           </Card>
         )}
         {changed && changed.to.id === order.icingKindId && (
