@@ -4,10 +4,12 @@ import { useSearchParams } from 'react-router'
 import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
 import { asOnDay, mergeOrders, shareOut } from '#core/orders/day'
+import { dayCautions } from '#core/orders/dayCautions'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
 import { useOrders } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
+import { FlagMark } from '../../parts/AdviceList.tsx'
 import { Card, PageHead, Stat, Stats } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
 import { Dab } from '../../parts/Swatch.tsx'
@@ -44,6 +46,7 @@ export function BenchDay() {
   const day = plans?.[0]?.plan
   const apart = plans?.slice(1).flatMap((p) => (p.plan ? [p.plan] : [])) ?? []
   const sum = (of: (p: NonNullable<typeof day>) => number) => apart.reduce((total, p) => total + of(p), 0)
+  const cautions = day && orders ? dayCautions(orders, day, apart, workshop) : []
   const hexOf = (id: string) => day?.colours.find((c) => c.id === id)
   return (
     <>
@@ -88,6 +91,17 @@ export function BenchDay() {
                   {day.bags.length}
                 </Stat>
               </Stats>
+            </Card>
+          )}
+          {cautions.length > 0 && (
+            <Card title="Before you work them together">
+              <ul className={css.cautions}>
+                {cautions.map((caution) => (
+                  <li key={caution}>
+                    <FlagMark /> {caution}
+                  </li>
+                ))}
+              </ul>
             </Card>
           )}
           {day && orders && (
