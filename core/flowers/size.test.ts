@@ -4,34 +4,20 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import { flowerMesh } from '../mesh/flowerMesh.ts'
 import { openingArea } from '../tips/index.ts'
 import { fitFlower } from './resolve.ts'
+import { measuredSolid } from './testing.ts'
 
 const { tips } = starterWorkshop
 const sized = (flower: (typeof catalogueFlowers)[number], sizeMm: number | null = null) =>
   fitFlower(flower, { sizeMm, tips: {} }, tips)
-
-/** Caliper and ruler on a drawn solid: mean width over 36 directions, greatest width, top. */
-function measured(points: Float32Array) {
-  const widths = Array.from({ length: 36 }, (_, d) => {
-    const [c, s] = [Math.cos((Math.PI * d) / 36), Math.sin((Math.PI * d) / 36)]
-    let [low, high] = [0, 0]
-    for (let o = 0; o < points.length; o += 3) {
-      const along = c * points[o]! + s * points[o + 1]!
-      low = Math.min(low, along)
-      high = Math.max(high, along)
-    }
-    return high - low
-  })
-  let top = 0
-  for (let o = 2; o < points.length; o += 3) top = Math.max(top, points[o]!)
-  return { mean: widths.reduce((a, b) => a + b) / 36, most: Math.max(...widths), top }
-}
 
 describe('what is claimed of a flower', () => {
   it.each(catalogueFlowers.map((f) => [f.name, f] as const))(
     'is what its solid measures: %s',
     (_, flower) => {
       const { layers, measure } = sized(flower)
-      const hands = [11, 12, 13, 14, 15, 16].map((seed) => measured(flowerMesh(layers, seed, 1).positions))
+      const hands = [11, 12, 13, 14, 15, 16].map((seed) =>
+        measuredSolid(flowerMesh(layers, seed, 1).positions),
+      )
       const mean = (of: 'mean' | 'most' | 'top') => hands.reduce((sum, h) => sum + h[of], 0) / hands.length
       const off = [
         measure.diameterMm / mean('mean') - 1,
