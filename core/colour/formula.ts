@@ -40,12 +40,25 @@ export function formulaFor(of: Task, grams: number): Formula {
   const solved = subsets(of.curves.length, Math.min(MOST_DYES, of.curves.length))
     .map((set) => solveSubset(of, set))
     .sort((a, b) => trouble(a) - trouble(b))
-  const size = Math.min(grams, REFERENCE_GRAMS)
-  const kept = [...new Set([...bestOfEach(solved), ...bestRounded(of, solved, size)])].map((mix) =>
-    mix.difference > 0.3 ? polish(of, mix) : mix,
+  // which dyes is decided at one size, so that every bowl gets the same formula wherever it can be dosed
+  const usual = choose(of, bestOfEach(solved), REFERENCE_GRAMS, grams)
+  if (grams >= REFERENCE_GRAMS) return usual
+  const own = choose(
+    of,
+    [...new Set([...bestOfEach(solved), ...bestRounded(of, solved, grams)])],
+    grams,
+    grams,
   )
+  return own.chosen.difference < usual.chosen.difference - ANOTHER_FORMULA ? own : usual
+}
+
+/** A small bowl gets dyes of its own only where that brings it so much nearer, CIEDE2000. */
+const ANOTHER_FORMULA = 0.5
+
+/** The least trouble among some mixes when they are dosed for bowls of `size`, dosed for a bowl of `grams`. */
+function choose(of: Task, mixes: readonly Mix[], size: number, grams: number): Formula {
+  const kept = mixes.map((mix) => (mix.difference > 0.3 ? polish(of, mix) : mix))
   const nearest = kept.reduce((best, mix) => (mix.difference < best.difference ? mix : best))
-  // which dyes is decided at one size, so that every bowl large enough for it gets the same formula
   const rounded = kept
     .map((mix) => ({ mix, dosed: dosed(of, mix, size) }))
     .sort((a, b) => trouble(a.dosed) - trouble(b.dosed))
@@ -65,7 +78,6 @@ export function formulaFor(of: Task, grams: number): Formula {
 
 /** In a small bowl the dyes that round well are others than those that mix well. */
 function bestRounded(of: Task, solved: readonly Mix[], grams: number): Mix[] {
-  if (grams >= REFERENCE_GRAMS) return []
   return solved
     .map((mix) => ({ mix, rank: trouble(dosed(of, mix, grams, true)) }))
     .sort((a, b) => a.rank - b.rank)
