@@ -1,6 +1,7 @@
 import type { Flower, Layer } from '../model/flower.ts'
 import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
+import type { StrokeDefinition } from '../strokes/stroke.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
 import type { ResolvedLayer } from './layers.ts'
 import type { FlowerMeasure } from './measure.ts'
@@ -32,18 +33,23 @@ export interface FlowerCheck {
 type Check = (flower: Flower, layers: readonly ResolvedLayer[], measure: FlowerMeasure) => FlowerCheck[]
 
 const mm = (value: number) => `${Math.round(value)} mm`
+const definitionOf = (layer: Layer) => strokeDefinition(layer.stroke.kind)
+const isMound = (stroke: Stroke): stroke is Extract<Stroke, { kind: 'mound' }> =>
+  strokeDefinition(stroke.kind).squeezed === 'mound'
 const isFull = (layer: Layer) => layer.spreadDeg >= 360
 
 /** Petal walls that go once round a mound lower than they are: higher, it pushes them open. */
 const moundTooHigh: Check = (_, layers) =>
   layers.flatMap(({ layer: mound }, m): FlowerCheck[] => {
-    if (mound.stroke.kind !== 'mound' || mound.ringMm > 0.5) return []
-    const { tallMm, radiusMm } = mound.stroke
+    const { stroke } = mound
+    if (!isMound(stroke) || mound.ringMm > 0.5) return []
+    const { tallMm, radiusMm } = stroke
     const top = mound.heightMm + tallMm
     const around = layers.slice(m + 1).flatMap(({ layer, tip }) => {
       const slot = openingSlot(tip.opening)
-      const wall = (layer.stroke.kind === 'wall' || layer.stroke.kind === 'funnel') && slot
-      return wall && layer.ringMm <= radiusMm + 2 ? [{ layer, lengthMm: slot.lengthMm }] : []
+      return definitionOf(layer).walls && slot && layer.ringMm <= radiusMm + 2
+        ? [{ layer, lengthMm: slot.lengthMm }]
+        : []
     })
     return around.flatMap(({ layer, lengthMm }) => {
       if (top <= layer.heightMm + lengthMm) return []
@@ -56,7 +62,7 @@ const moundTooHigh: Check = (_, layers) =>
           message: `The wall of “${layer.name}” is ${mm(lengthMm)}; “${mound.name}” is ${mm(top)} high and will push it open.`,
           remedy: {
             label: `Lower it to ${mm(lower)}`,
-            layer: { id: mound.id, part: { stroke: { ...mound.stroke, tallMm: lower } } },
+            layer: { id: mound.id, part: { stroke: { ...stroke, tallMm: lower } } },
           },
         },
       ]
@@ -91,7 +97,7 @@ function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
 }
 
 /** Strokes whose rows are meant to close around the flower. */
-const closes = (layer: Layer) => layer.stroke.kind === 'petalArc' || layer.stroke.kind === 'ruffle'
+const closes = (layer: Layer) => definitionOf(layer).petal === 'closing'
 const FULL_TURN = 360
 /** Petals of a row that lie over more than this many thicknesses do not find room. */
 const MOST_OVERLAP = 2.7
@@ -132,13 +138,10 @@ const rows: Check = (_, layers) =>
     return []
   })
 
-const isPetal = (layer: Layer) =>
-  layer.stroke.kind === 'fan' || layer.stroke.kind === 'petalArc' || layer.stroke.kind === 'ruffle'
-
 /** Two or four petals in the outermost row stand exactly opposite each other, which looks stiff. */
 const petalsOpposite: Check = (_, layers) => {
   const outermost = layers
-    .filter(({ layer }) => isPetal(layer) && isFull(layer) && layer.count > 1)
+    .filter(({ layer }) => definitionOf(layer).petal && isFull(layer) && layer.count > 1)
     .map((resolved) => ({ layer: resolved.layer, reach: reachMm(resolved) }))
     .sort((a, b) => b.reach - a.reach)[0]?.layer
   if (!outermost || (outermost.count !== 2 && outermost.count !== 4)) return []
@@ -173,29 +176,26 @@ const widerThanNail: Check = (flower, _, { diameterMm }) => {
   ]
 }
 
-/** Strokes that are scraped off or fall apart when a flower is lifted. */
-const fragile = (layer: Layer) => ['rosette', 'grass', 'shell', 'ribbon'].includes(layer.stroke.kind)
+/** A foot further out than this ties nothing together. */
 const FOOT_MM = 2.5
-const foots = (layer: Layer) =>
-  ['mound', 'disc', 'flood', 'dot', 'drop', 'funnel', 'wall'].includes(layer.stroke.kind)
 
 /** What cannot be lifted, put on a nail; and petals with nothing beneath that ties them together. */
 const lifting: Check = (flower, layers) => {
   if (flower.setting !== 'nail') return []
-  const scraped = layers.find(({ layer }) => fragile(layer))?.layer
+  const scraped = layers.find(({ layer }) => definitionOf(layer).fragile)?.layer
   if (scraped)
     return [
       {
         code: 'in-place-only',
         severity: 'decide',
         layerId: scraped.id,
-        message: `“${scraped.name}” is a ${strokeDefinition(scraped.stroke.kind).label}: it is spoiled when the flower is lifted from its nail.`,
+        message: `“${scraped.name}” is a ${definitionOf(scraped).label}: it is spoiled when the flower is lifted from its nail.`,
         remedy: { label: 'Pipe it in place', flower: { setting: 'inPlace', nailMm: null } },
       },
     ]
   // lying petals that begin at the centre hold each other; so does a one-piece wall
-  if (layers.some(({ layer }) => (foots(layer) || layer.stroke.kind === 'fan') && layer.ringMm < FOOT_MM))
-    return []
+  const ties = ({ foots, petal }: StrokeDefinition) => foots || petal === 'lying'
+  if (layers.some(({ layer }) => ties(definitionOf(layer)) && layer.ringMm < FOOT_MM)) return []
   return [
     {
       code: 'no-foot',

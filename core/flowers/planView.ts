@@ -1,13 +1,20 @@
 import { sweepSheet } from '../geometry/sheet.ts'
 import { newTubeFrame } from '../geometry/tube.ts'
 import { loadDefinition, loadRoles } from '../loads/index.ts'
+import { strokeDefinition } from '../strokes/index.ts'
 import { traceStroke } from '../strokes/quantities.ts'
 import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
 import { layerAzimuths, type ResolvedLayer } from './layers.ts'
 
 /** One thing to draw in a flower seen from above; x and y in mm, y up. */
-export type ViewShape = { layerId: string; role: string; heightMm: number } & (
+export type ViewShape = {
+  layerId: string
+  /** Running number of the stroke it belongs to, over the whole flower. */
+  stroke: number
+  role: string
+  heightMm: number
+} & (
   | { kind: 'area'; points: number[]; ridge: number[] }
   | { kind: 'rope'; points: number[]; radiusMm: number; ridged: boolean }
   | { kind: 'disc'; x: number; y: number; radiusMm: number }
@@ -15,17 +22,18 @@ export type ViewShape = { layerId: string; role: string; heightMm: number } & (
 
 /** The strokes of a flower as outlines seen from above, lowest first, so that drawing them in turn is right. */
 export function planView(layers: readonly ResolvedLayer[]): ViewShape[] {
+  let stroke = 0
   const shapes = layers.flatMap((resolved) =>
-    layerAzimuths(resolved.layer).flatMap((azimuth) => strokeShapes(resolved, azimuth)),
+    layerAzimuths(resolved.layer).flatMap((azimuth) => strokeShapes(resolved, azimuth, stroke++)),
   )
   return shapes.sort((a, b) => a.heightMm - b.heightMm)
 }
 
-function strokeShapes(resolved: ResolvedLayer, azimuth: number): ViewShape[] {
+function strokeShapes(resolved: ResolvedLayer, azimuth: number, stroke: number): ViewShape[] {
   const { layer, tip } = resolved
   const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth }
   const trace = traceStroke(layer.stroke, at, tip.opening)
-  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace) : tubeShapes(resolved, trace)
+  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace, stroke) : tubeShapes(resolved, trace, stroke)
 }
 
 /** Cells along a petal; a stroke that winds right round wants more. */
@@ -36,6 +44,7 @@ const U_STEPS = 6
 function sheetShapes(
   { layer, tip }: ResolvedLayer,
   trace: Extract<Trace, { primitive: 'sheet' }>,
+  stroke: number,
 ): ViewShape[] {
   const slot = openingSlot(tip.opening)
   if (!slot) return []
@@ -46,7 +55,8 @@ function sheetShapes(
     return [points[o]!, points[o + 1]!] as const
   }
   // lying petals overlap in the order they are piped, whatever their rims do; standing ones by how high they reach
-  const lying = layer.stroke.kind === 'fan' || layer.stroke.kind === 'leafPull'
+  const { texture } = strokeDefinition(layer.stroke.kind)
+  const lying = texture === 'lying' || texture === 'leaf'
   const heightMm = lying ? layer.heightMm : meanHeight(points)
   const strip = (from: number, to: number): number[] => {
     const edge: number[] = []
@@ -61,6 +71,7 @@ function sheetShapes(
   const area = (role: string, from: number, to: number): ViewShape => ({
     kind: 'area',
     layerId: layer.id,
+    stroke,
     role,
     heightMm,
     points: strip(from, to),
@@ -102,6 +113,7 @@ const ROPE_LENGTHS = 16
 function tubeShapes(
   { layer, tip }: ResolvedLayer,
   trace: Extract<Trace, { primitive: 'tube' }>,
+  stroke: number,
 ): ViewShape[] {
   const radius = Math.sqrt(openingArea(tip.opening) / Math.PI)
   const steps = ROPE_LENGTHS * 4
@@ -111,12 +123,12 @@ function tubeShapes(
     return { x: frame.x, y: frame.y, z: frame.z, r: radius * frame.scale }
   })
   const role = loadRoles(layer.load).at(-1)!
-  const base = { layerId: layer.id, role }
+  const base = { layerId: layer.id, stroke, role }
   const first = path[0]!
   const last = path[steps]!
   const widest = path.reduce((most, p) => Math.max(most, p.r), 0)
   if (Math.hypot(last.x - first.x, last.y - first.y) < widest / 2)
-    return discs(path, layer.stroke.kind === 'mound').map((disc) => ({
+    return discs(path, strokeDefinition(layer.stroke.kind).squeezed === 'mound').map((disc) => ({
       ...base,
       kind: 'disc' as const,
       ...disc,

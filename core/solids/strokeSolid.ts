@@ -1,9 +1,9 @@
 import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
 import { measureTube } from '../geometry/tube.ts'
 import type { Random } from '../random.ts'
-import type { Stroke } from '../strokes/index.ts'
+import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import { strokeCycles, traceStroke } from '../strokes/quantities.ts'
-import type { Placement, Trace } from '../strokes/stroke.ts'
+import type { Placement, StrokeDefinition, Trace } from '../strokes/stroke.ts'
 import { type Outline, outlineArea, type Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingOutlines, openingSlot } from '../tips/index.ts'
 import type { MeshBuilder } from './mesh.ts'
@@ -28,7 +28,7 @@ export function strokeSolid(stroke: Stroke, at: Placement, opening: Opening, det
   const cycles = strokeCycles(stroke)
   return trace.primitive === 'sheet'
     ? planSheet(trace, retrace, openingSlot(opening)!, 'ripple' in stroke ? stroke.ripple : null, detail)
-    : planTube(trace, retrace, opening, stroke.kind, cycles, detail)
+    : planTube(trace, retrace, opening, strokeDefinition(stroke.kind).squeezed, cycles, detail)
 }
 
 function planSheet(
@@ -49,6 +49,8 @@ function planSheet(
   }
 }
 
+/** A mound is the largest smooth thing of a flower: its corners would be seen first. */
+const MOUND_DETAIL = 1.4
 /** Fewest rings that still show a turn or a wave for what it is. */
 const RINGS_PER_CYCLE = 7
 
@@ -56,18 +58,17 @@ function planTube(
   trace: Extract<Trace, { primitive: 'tube' }>,
   retrace: (at: Placement) => Trace,
   opening: Opening,
-  kind: string,
+  squeezed: StrokeDefinition['squeezed'],
   cycles: number,
   detail: number,
 ): StrokeSolid {
   const { travelMm } = measureTube(trace.path, 1, 1)
-  const solid = kind === 'mound' || kind === 'dot'
   // what is squeezed on the spot runs round, whatever the slot
   const round = openingSlot(opening)
     ? ({ family: 'round', diameterMm: 2 * Math.sqrt(openingArea(opening) / Math.PI) } as const)
     : opening
-  const outlines = coarse(round, kind === 'mound' ? 1.4 * detail : detail)
-  const rings = solid
+  const outlines = coarse(round, squeezed === 'mound' ? MOUND_DETAIL * detail : detail)
+  const rings = squeezed
     ? Math.max(6, Math.round(12 * detail))
     : Math.max(
         7,

@@ -28,6 +28,8 @@ export const beadTail: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag'],
   freeOpening: false,
+  texture: 'dotted',
+  small: true,
   trace: (p, at, opening) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

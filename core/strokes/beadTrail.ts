@@ -19,6 +19,8 @@ export const beadTrail: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
+  texture: 'dotted',
+  small: true,
   cycles: (p) => p.beads + Math.abs(p.turnDeg) / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',

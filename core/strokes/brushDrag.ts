@@ -18,6 +18,7 @@ export const brushDrag: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'lying',
   trace: (p, at, opening) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -17,6 +17,7 @@ export const comma: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
+  texture: 'dotted',
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

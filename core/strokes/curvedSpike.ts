@@ -17,6 +17,7 @@ export const curvedSpike: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: false,
+  texture: 'spiked',
   trace: (p, at) => {
     const c = Math.cos(at.azimuth)
     const s = Math.sin(at.azimuth)

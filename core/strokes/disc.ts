@@ -17,6 +17,8 @@ export const disc: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'lying',
+  foots: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'sheet',

@@ -13,6 +13,10 @@ export const dot: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: true,
+  texture: 'dotted',
+  squeezed: 'dot',
+  foots: true,
+  small: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     const cos = Math.cos(at.azimuth)

@@ -13,6 +13,8 @@ export const drop: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star'],
   freeOpening: true,
+  texture: 'dotted',
+  foots: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     const c = Math.cos(at.azimuth)

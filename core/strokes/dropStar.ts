@@ -16,6 +16,8 @@ export const dropStar: StrokeDefinition<typeof schema> = {
   schema,
   families: ['star'],
   freeOpening: false,
+  texture: 'swirled',
+  small: true,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

@@ -24,6 +24,8 @@ export const fan: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'lying',
+  petal: 'lying',
   trace: (p, at) => ({
     primitive: 'sheet',
     flow: p.flow,

@@ -13,6 +13,8 @@ export const flood: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag'],
   freeOpening: true,
+  texture: 'lying',
+  foots: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     return {

@@ -21,6 +21,9 @@ export const funnel: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
+  walls: true,
+  foots: true,
   upright: true,
   cycles: (p) => p.turns + p.lobes,
   trace: (p, at) => ({

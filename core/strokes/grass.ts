@@ -10,6 +10,8 @@ export const grass: StrokeDefinition<typeof schema> = {
   schema,
   families: ['multiHole'],
   freeOpening: false,
+  texture: 'spiked',
+  fragile: true,
   trace: (p, at, opening) => spike.trace({ ...p, kind: 'spike' }, at, opening),
   speedMmPerS: 22,
   overheadSeconds: 0.7,

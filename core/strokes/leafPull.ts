@@ -18,6 +18,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
   schema,
   families: ['leaf', 'petal', 'veeCut'],
   freeOpening: false,
+  texture: 'leaf',
   trace: (p, at, opening) => {
     const ax = Math.cos(at.azimuth)
     const ay = Math.sin(at.azimuth)

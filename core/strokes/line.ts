@@ -14,6 +14,7 @@ export const line: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag'],
   freeOpening: false,
+  texture: 'lying',
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

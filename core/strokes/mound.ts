@@ -16,6 +16,9 @@ export const mound: StrokeDefinition<typeof schema> = {
   // a small foot is squeezed through whatever is on the bag
   families: ['round', 'star', 'cutBag', 'petal', 'curvedPetal', 'halfMoon', 'leaf'],
   freeOpening: true,
+  texture: 'dotted',
+  squeezed: 'mound',
+  foots: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)
     const cos = Math.cos(at.azimuth)

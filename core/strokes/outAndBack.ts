@@ -19,6 +19,7 @@ export const outAndBack: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
   upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',

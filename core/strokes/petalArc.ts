@@ -33,6 +33,8 @@ export const petalArc: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
+  petal: 'closing',
   upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',

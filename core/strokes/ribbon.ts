@@ -19,6 +19,8 @@ export const ribbon: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'ruffled',
+  fragile: true,
   cycles: (p) => 1 + Math.abs(p.turnDeg) / 360,
   trace: (p, at) => {
     const tilt = radians(p.tiltEndDeg)

@@ -23,6 +23,8 @@ export const rosette: StrokeDefinition<typeof schema> = {
   schema,
   families: ['star', 'round', 'cutBag'],
   freeOpening: false,
+  texture: 'swirled',
+  fragile: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({
     primitive: 'tube',

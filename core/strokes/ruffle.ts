@@ -13,6 +13,8 @@ export const ruffle: StrokeDefinition<typeof schema> = {
   schema,
   families: petalArc.families,
   freeOpening: false,
+  texture: 'ruffled',
+  petal: 'closing',
   upright: true,
   trace: (p, at, opening) => petalArc.trace({ ...p, kind: 'petalArc' }, at, opening),
   speedMmPerS: 18,

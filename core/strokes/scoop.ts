@@ -23,6 +23,7 @@ export const scoop: StrokeDefinition<typeof schema> = {
   schema,
   families: ['halfMoon', 'petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
   trace: (p, at, opening) => {
     const half = radians(opening.bendDeg) / 2
     const ax = Math.cos(at.azimuth)

@@ -16,6 +16,8 @@ export const shell: StrokeDefinition<typeof schema> = {
   schema,
   families: ['star', 'round', 'cutBag'],
   freeOpening: false,
+  texture: 'swirled',
+  fragile: true,
   trace: (p, at, opening) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

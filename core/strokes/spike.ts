@@ -16,6 +16,8 @@ export const spike: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'multiHole', 'star'],
   freeOpening: false,
+  texture: 'spiked',
+  small: true,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)
     const sin = Math.sin(at.azimuth)

@@ -37,6 +37,10 @@ export interface BenchWords {
   goesWrong: readonly string[]
 }
 
+/** What the eye makes of a stroke without looking closely. */
+export const textures = ['lying', 'standing', 'ruffled', 'spiked', 'swirled', 'dotted', 'leaf'] as const
+export type Texture = (typeof textures)[number]
+
 /** One stroke of the alphabet: its parameters, path, pace and words. */
 export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   /** The trade's word for it. */
@@ -47,6 +51,20 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   freeOpening: boolean
   /** True where the petal stands by itself, so that the icing must hold it up. */
   upright?: boolean
+  /** How it reads from a step away; a rippled petal reads as ruffled, whatever its stroke. */
+  texture: Texture
+  /** Squeezed on the spot, so that icing runs round whatever the opening: a mound rises, a dot sits. */
+  squeezed?: 'mound' | 'dot'
+  /** A petal of a row that lies, its foot at the centre, or of a row that closes around the flower. */
+  petal?: 'lying' | 'closing'
+  /** Stands round what is inside it in one piece. */
+  walls?: true
+  /** Ties what stands on it together at the foot, so that the flower can be lifted. */
+  foots?: true
+  /** Is scraped off or falls apart when it is lifted from a nail. */
+  fragile?: true
+  /** So small a touch that it holds its shape one stiffness softer or stiffer. */
+  small?: true
   /** How often the path goes round, to and fro or up and down between its ends: what its steps must follow. */
   cycles?(params: z.infer<S>): number
   /** Path and pressure of one stroke. */

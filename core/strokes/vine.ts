@@ -19,6 +19,7 @@ export const vine: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: false,
+  texture: 'lying',
   cycles: (p) => p.waves + Math.abs(p.turnDeg) / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',

@@ -19,6 +19,9 @@ export const wall: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
+  walls: true,
+  foots: true,
   upright: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({

@@ -20,6 +20,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
   schema,
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
+  texture: 'standing',
   upright: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({

@@ -16,6 +16,7 @@ export const zigzag: StrokeDefinition<typeof schema> = {
   schema,
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
+  texture: 'swirled',
   cycles: (p) => p.waves + p.spanDeg / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',

@@ -3,7 +3,7 @@ import type { FlowerMeasure } from '../../flowers/measure.ts'
 import { type FittedFlower, fitFlower } from '../../flowers/resolve.ts'
 import type { Flower, Layer } from '../../model/flower.ts'
 import type { OwnedTip, Tip } from '../../model/tip.ts'
-import { type StrokeKind, strokeDefinition } from '../../strokes/index.ts'
+import { strokeDefinition } from '../../strokes/index.ts'
 import { openingArea, openingSize, openingSlot } from '../../tips/index.ts'
 import type { FittedPlacement } from '../demand.ts'
 
@@ -101,14 +101,12 @@ function mayShape(layer: Layer, own: Tip, other: Tip): boolean {
 
 /** What another stiffness takes from a layer's look. */
 export const STIFFNESS_LOOK = 0.15
-const DOTTED: readonly StrokeKind[] = ['dot', 'spike', 'dropStar', 'beadTrail', 'beadTail']
-
 /** The stiffnesses that a layer could be piped at as well: what need not stand may be softer, what may be stiffer stiffer. */
 export function allowedStiffness(layer: Layer, now: Stiffness): Stiffness[] {
-  const { kind } = layer.stroke
-  const { upright = false, freeOpening } = strokeDefinition(kind)
-  if (now === 'stiff') return !upright && (freeOpening || DOTTED.includes(kind)) ? ['medium'] : []
-  if (now === 'medium') return kind === 'leafPull' ? [] : ['stiff']
-  if (now === 'soft') return DOTTED.includes(kind) ? ['medium'] : []
+  const { upright = false, freeOpening, small = false, texture } = strokeDefinition(layer.stroke.kind)
+  if (now === 'stiff') return !upright && (freeOpening || small) ? ['medium'] : []
+  // a stiff leaf breaks where it should end in a point
+  if (now === 'medium') return texture === 'leaf' ? [] : ['stiff']
+  if (now === 'soft') return small ? ['medium'] : []
   return []
 }
