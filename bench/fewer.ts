@@ -1,25 +1,31 @@
-import { applied, type FewerOffer, fewerOffer } from '#core/plan/fewer/offer'
+import { applied, type FewerChoice, fewerOffer } from '#core/plan/fewer/offer'
 import { planOrder } from '#core/plan/index'
 import type { Measured } from './benchmark.ts'
 import { demo, workshop } from './plan.ts'
 
-let found: { offer: FewerOffer; ms: number } | null = null
+let found: { choice: FewerChoice; ms: number } | null = null
 
-/** The demo order's offer, looked for once, cold. */
-function look(): { offer: FewerOffer; ms: number } {
+/** The look that the best plan has to keep. */
+const LOOK = 0.97
+
+/** The choice of fewest bags that keeps the look of the demo order, looked for once, cold. */
+function look(): { choice: FewerChoice; ms: number } {
   if (found) return found
   const from = performance.now()
   const search = fewerOffer(demo.order, workshop)
   for (;;) {
     const { value, done } = search.next()
     if (!done) continue
-    found = { offer: value, ms: performance.now() - from }
+    const ms = performance.now() - from
+    const kept = value.choices.filter((c) => c.look >= LOOK)
+    const [choice] = kept.sort((a, b) => a.after.bags - b.after.bags || a.after.minutes - b.after.minutes)
+    if (!choice) throw new Error('Nothing that keeps the look was found.')
+    found = { choice, ms }
     return found
   }
 }
 
-/** The look is bounded layer by layer as the search bounds it; it is not yet measured on the whole picture. */
-const against = 'none; look bounded by layer, not measured on the whole picture'
+const against = `none; look kept ${LOOK} or more as core/plan/look measures it`
 
 export const fewerBenchmarks: Measured[] = [
   {
@@ -27,7 +33,7 @@ export const fewerBenchmarks: Measured[] = [
     what: 'bags of the demo order with fewer tips (now: 23)',
     unit: 'bags',
     against,
-    measure: () => look().offer.after.bags,
+    measure: () => look().choice.after.bags,
   },
   {
     id: 'hands-demo',
@@ -35,7 +41,7 @@ export const fewerBenchmarks: Measured[] = [
     unit: 'minutes',
     against,
     measure: () => {
-      const { hands, totals } = planOrder(applied(demo.order, look().offer.changes), workshop)
+      const { hands, totals } = planOrder(applied(demo.order, look().choice.changes), workshop)
       return totals.handsOnMinutes - hands.base - hands.nails
     },
   },

@@ -33,7 +33,9 @@ function strokeShapes(resolved: ResolvedLayer, azimuth: number, stroke: number):
   const { layer, tip } = resolved
   const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth }
   const trace = traceStroke(layer.stroke, at, tip.opening)
-  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace, stroke) : tubeShapes(resolved, trace, stroke)
+  return trace.primitive === 'sheet'
+    ? sheetShapes(resolved, trace, stroke)
+    : tubeShapes(resolved, trace, stroke)
 }
 
 /** Cells along a petal; a stroke that winds right round wants more. */

@@ -91,7 +91,10 @@ function gridAround(shapes: readonly ViewShape[]): Grid {
 }
 
 function paint(grid: Grid, shape: ViewShape, mark: number): void {
-  if (shape.kind === 'area') return paintArea(grid, shape.points, mark)
+  if (shape.kind === 'area') {
+    paintArea(grid, shape.points, mark)
+    return
+  }
   const { points, radiusMm } = outlineOf(shape)
   for (let o = 0; o + 3 < points.length; o += 2)
     paintRod(grid, points[o]!, points[o + 1]!, points[o + 2]!, points[o + 3]!, radiusMm, mark)
@@ -148,8 +151,7 @@ function paintRod(
     for (let column = first; column <= last; column++) {
       const x = grid.x + (column + 0.5) * CELL_MM
       const y = grid.y + (row + 0.5) * CELL_MM
-      const t =
-        length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / length2))
+      const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / length2))
       const [ox, oy] = [x - ax - t * dx, y - ay - t * dy]
       if (ox * ox + oy * oy <= radius * radius) grid.cells[row * grid.wide + column] = mark
     }

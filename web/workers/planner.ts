@@ -81,12 +81,20 @@ export function usePicture(
 ): { picture: Picture | undefined; error: Error | undefined } {
   const remote = workshop ? planner(workshop) : null
   const { data, error } = useSWR<Picture, Error>(
-    flower && remote ? ['picture', flower.id, fitting.sizeMm, fitting.tips, generation] : null,
+    flower && remote ? ['picture', drawnKey(flower, fitting), generation] : null,
     () => remote!.picture(flower!, fitting),
     { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
   )
   return { picture: data, error }
 }
+
+/** What a picture hangs on: an order may leave layers of a recipe out, or load them with two colours. */
+const drawnKey = ({ id, layers }: Flower, { sizeMm, tips }: Fitting) => [
+  id,
+  layers.map((l) => [l.id, l.load]),
+  sizeMm,
+  tips,
+]
 
 /** Several flowers from above at once, in the order given; undefined until all are there. */
 export function usePictures(
@@ -94,7 +102,7 @@ export function usePictures(
   workshop: Workshop | undefined,
 ): Picture[] | undefined {
   const remote = workshop ? planner(workshop) : null
-  const key = wanted.map((w) => [w.flower.id, w.sizeMm, w.tips])
+  const key = wanted.map((w) => drawnKey(w.flower, w))
   const { data } = useSWR<Picture[], Error>(
     remote ? ['pictures', key, generation] : null,
     () => Promise.all(wanted.map((w) => remote!.picture(w.flower, { sizeMm: w.sizeMm, tips: w.tips }))),

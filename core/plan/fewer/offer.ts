@@ -1,13 +1,13 @@
 import type { Order } from '../../model/order.ts'
 import type { Plan, Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
-import { shortOpening } from '../../tips/index.ts'
-import { counted } from '../../units.ts'
-import { demand } from '../demand.ts'
+import { demand, type FittedPlacement } from '../demand.ts'
 import { planOrder } from '../index.ts'
 import { lookUp } from '../lookup.ts'
 import { type Change, withChanges } from './change.ts'
-import { fewer, type Move } from './search.ts'
+import { allOf, fewer, type Move, WISHES, type Wish } from './search.ts'
+import { scalesFor } from './weigh.ts'
+import { changeWords, effectWords, touchedUses } from './words.ts'
 
 /** What a plan takes, as far as tips and stiffness have a say in it. */
 export interface Takes {
@@ -22,48 +22,110 @@ export interface Takes {
 export interface FewerMove {
   changes: Change[]
   what: string
+  /** What it does to the flowers; empty where nobody would see or weigh it. */
+  effect: string
   /** Openings before and after; empty where only the stiffness changes. */
   fromTipIds: string[]
   toTipId: string | null
-  saves: { bags: number; tips: number; bowls: number; minutes: number }
+  /** A flower that it changes, for its picture: "piece.placed"; null where only the stiffness changes. */
+  shows: string | null
+  /** All the changes up to it, and with it, for the pictures before and after. */
+  before: Change[]
+  saves: Move['saves']
 }
 
-/** A way to do the order with fewer bags, tips and bowls. */
-export interface FewerOffer {
-  before: Takes
+/** One way to do the order with fewer bags, tips and bowls. */
+export interface FewerChoice {
+  id: Wish['id']
+  /** What nothing else offered does better. */
+  best: ('bags' | 'minutes' | 'tips' | 'look')[]
   after: Takes
-  /** Largest change of a flower's width, and of its icing, as shares. */
-  width: number
-  icing: number
+  /** Share of the look that is kept (core/plan/look), and of the piece that keeps least. */
+  look: number
+  leastPiece: number
+  /** The flower whose icing and the one whose width changes most, in words; empty where nothing to speak of. */
+  effect: string
   moves: FewerMove[]
   changes: Change[]
 }
 
-/** Searches for it; yields how far it is, 0 to 1. An offer without moves says that there is none. */
+/** The order as it is, and what could be had instead: none of the choices is worse than another in everything. */
+export interface FewerOffer {
+  before: Takes
+  choices: FewerChoice[]
+}
+
+/** Searches for them; yields how far it is, 0 to 1. An offer without choices says that there is none. */
 export function* fewerOffer(order: Order, workshop: Workshop): Generator<number, FewerOffer> {
-  const separate: Order = { ...order, mixing: { school: 'separate' } }
-  const moves = yield* fewer(order, workshop)
-  const before = planOrder(separate, workshop)
-  const changes = moves.flatMap((m) => m.changes)
-  const after = planOrder(applied(separate, changes), workshop)
-  const uses = new Map(before.uses.map((u) => [u.id, { ...u }]))
-  return {
-    before: takes(before, workshop),
-    after: takes(after, workshop),
-    ...largestChanges(separate, applied(separate, changes), workshop),
-    moves: moves.map((move) => inWords(move, uses, workshop)),
-    changes,
+  const separate: Order = { ...order, arrangement: null, mixing: { school: 'separate' } }
+  const scales = scalesFor(separate, workshop)
+  const found: { wish: Wish; moves: Move[] }[] = []
+  const seen: Parameters<typeof fewer>[3] = new Map()
+  for (const [i, wish] of WISHES.entries()) {
+    const search = fewer(
+      scales,
+      wish,
+      found.map((f) => f.moves.map((m) => m.changes)),
+      seen,
+    )
+    for (;;) {
+      const { value, done } = search.next()
+      if (done) {
+        if (value.length > 0) found.push({ wish, moves: value })
+        break
+      }
+      yield (i + value) / WISHES.length
+    }
   }
+  const before = takes(planOrder(separate, workshop), workshop)
+  const choices = found.map(({ wish, moves }) => choice(separate, workshop, wish, moves, scales.kept))
+  return { before, choices: front(choices) }
 }
 
 /** The order with all these changes; the bags are planned anew. */
 export function applied(order: Order, changes: readonly Change[]): Order {
-  const all = new Map<string, Omit<Change, 'useId'>>()
-  for (const { useId, tipId, stiffness } of changes) {
-    const before = all.get(useId)
-    all.set(useId, { tipId: tipId ?? before?.tipId, stiffness: stiffness ?? before?.stiffness })
+  return { ...withChanges(order, allOf([changes])), arrangement: null }
+}
+
+function choice(
+  separate: Order,
+  workshop: Workshop,
+  wish: Wish,
+  moves: readonly Move[],
+  kept: ReturnType<typeof scalesFor>['kept'],
+): FewerChoice {
+  const changes = moves.flatMap((m) => m.changes)
+  const then = applied(separate, changes)
+  const look = kept(allOf([changes]))
+  return {
+    id: wish.id,
+    best: [],
+    after: takes(planOrder(then, workshop), workshop),
+    look: look.order,
+    leastPiece: Math.min(1, ...look.pieces.values()),
+    effect: effectWords(fittings(separate, workshop), fittings(then, workshop)),
+    moves: told(separate, workshop, moves),
+    changes,
   }
-  return { ...withChanges(order, all), arrangement: null }
+}
+
+const MEASURES = [
+  { id: 'bags', of: (c: FewerChoice) => c.after.bags },
+  { id: 'minutes', of: (c: FewerChoice) => Math.round(c.after.minutes) },
+  { id: 'tips', of: (c: FewerChoice) => c.after.tips },
+  { id: 'look', of: (c: FewerChoice) => -Math.round(1000 * c.look) },
+] as const
+
+/** Those that no other beats, each with what it is best in; alike ones once. */
+function front(choices: readonly FewerChoice[]): FewerChoice[] {
+  const noWorse = (a: FewerChoice, b: FewerChoice) => MEASURES.every(({ of }) => of(a) <= of(b))
+  const left = choices.filter(
+    (c, i) => !choices.some((o, k) => k !== i && noWorse(o, c) && (!noWorse(c, o) || k < i)),
+  )
+  return left.map((c) => ({
+    ...c,
+    best: MEASURES.filter(({ of }) => of(c) === Math.min(...left.map(of))).map(({ id }) => id),
+  }))
 }
 
 function takes(plan: Plan, workshop: Workshop): Takes {
@@ -78,60 +140,28 @@ function takes(plan: Plan, workshop: Workshop): Takes {
   }
 }
 
-/** How far any flower of the order changes. */
-function largestChanges(before: Order, after: Order, workshop: Workshop): { width: number; icing: number } {
-  const measures = (order: Order) => demand(lookUp(order, workshop)).placements.map((p) => p.fitted.measure)
-  const then = measures(after)
-  const most = (of: (m: (typeof then)[number]) => number) =>
-    Math.max(0, ...measures(before).map((m, i) => Math.abs(of(then[i]!) / of(m) - 1)))
-  return { width: most((m) => m.diameterMm), icing: most((m) => m.volumeMm3) }
-}
+const fittings = (order: Order, workshop: Workshop): FittedPlacement[] =>
+  demand(lookUp(order, workshop)).placements
 
-/** Says what a move changes, and goes on with `uses` as it leaves them. */
-function inWords(move: Move, uses: Map<string, Use>, workshop: Workshop): FewerMove {
-  const touched = move.changes.map((c) => ({ ...c, use: uses.get(c.useId)! }))
-  const names = listed(
-    touched
-      .filter(
-        ({ use, tipId, stiffness }) =>
-          (tipId && tipId !== use.tipId) || (stiffness && stiffness !== use.stiffness),
-      )
-      .map(({ use }) => layerWords(use)),
-  )
-  const { tipId, stiffness } = move.changes[0]!
-  const from = [...new Set(touched.map(({ use }) => use.tipId!).filter((id) => id !== tipId))]
-  const through = tipId ? ` through the ${nameOf(tipId, workshop)}` : ''
-  const mixed = stiffness ? `${tipId ? ',' : ''} mixed ${stiffness}` : ''
-  for (const change of touched) {
-    if (change.tipId) change.use.tipId = change.tipId
-    if (change.stiffness) change.use.stiffness = change.stiffness
-  }
-  const { bags, tips, bowls, minutes } = move.saves
-  return {
-    changes: move.changes,
-    what: `${names.slice(0, 1).toUpperCase()}${names.slice(1)}${through}${mixed}`,
-    fromTipIds: tipId ? from : [],
-    toTipId: tipId ?? null,
-    saves: { bags, tips, bowls, minutes },
-  }
-}
-
-function nameOf(tipId: string, workshop: Workshop): string {
-  const tip = workshop.tips.find((t) => t.id === tipId)!
-  return shortOpening(tip.opening) + (tip.stamp ? ` (${tip.stamp})` : '')
-}
-
-/** A flower of one layer is not named twice. */
-function layerWords({ flowerName, layerName }: Use): string {
-  const [flower, layer] = [flowerName.toLowerCase(), layerName.toLowerCase()]
-  return flower === layer ? flower : `${flower} ${layer}`
-}
-
-const SHOWN = 4
-
-function listed(names: readonly string[]): string {
-  const each = [...new Set(names)]
-  const shown =
-    each.length > SHOWN ? [...each.slice(0, SHOWN), counted(each.length - SHOWN, 'more layer')] : each
-  return shown.join(', ')
+/** The moves in words, each told of the order as those before it leave it. */
+function told(separate: Order, workshop: Workshop, moves: readonly Move[]): FewerMove[] {
+  return moves.map(({ changes, saves }, i) => {
+    const earlier = moves.slice(0, i).flatMap((m) => m.changes)
+    const from = applied(separate, earlier)
+    const now = demand(lookUp(from, workshop))
+    const uses = new Map<string, Use>(now.uses.map((u) => [u.id, u]))
+    const touched = touchedUses(changes, uses)
+    const tipId = changes[0]!.tipId ?? null
+    const first = touched.find((u) => tipId !== null && u.tipId !== tipId)
+    return {
+      changes,
+      what: changeWords(changes, touched, workshop),
+      effect: effectWords(now.placements, fittings(applied(from, changes), workshop)),
+      fromTipIds: tipId ? [...new Set(touched.map((u) => u.tipId!).filter((id) => id !== tipId))] : [],
+      toTipId: tipId,
+      shows: first ? `${first.pieceId}.${first.placedId}` : null,
+      before: earlier,
+      saves,
+    }
+  })
 }

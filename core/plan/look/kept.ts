@@ -139,11 +139,7 @@ function sharedFlowers(a: ShownPiece, b: ShownPiece): number {
  * Mean ratio, as a logarithm, by which sizes have to change to turn one set into the other: the distance between their
  * distributions, which in one dimension is the area between the cumulative ones.
  */
-function apart(
-  a: readonly ShownFlower[],
-  b: readonly ShownFlower[],
-  of: (f: ShownFlower) => number,
-): number {
+function apart(a: readonly ShownFlower[], b: readonly ShownFlower[], of: (f: ShownFlower) => number): number {
   if (a.length === 0 && b.length === 0) return 0
   const count = (set: readonly ShownFlower[]) => set.reduce((sum, f) => sum + f.count, 0)
   const [all, others] = [count(a), count(b)]

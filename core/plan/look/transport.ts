@@ -68,7 +68,8 @@ function cheapestPath(
   }
   let sink = -1
   for (let j = 0; j < open.length; j++)
-    if (open[j]! > DUST && Number.isFinite(columns[j]!) && (sink < 0 || columns[j]! < columns[sink]!)) sink = j
+    if (open[j]! > DUST && Number.isFinite(columns[j]!) && (sink < 0 || columns[j]! < columns[sink]!))
+      sink = j
   if (sink < 0) return null
   const steps: Step[] = []
   let source = -1

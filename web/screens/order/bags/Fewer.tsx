@@ -1,13 +1,15 @@
 import { Button } from '@mantine/core'
-import { applied, type FewerMove, type Takes } from '#core/plan/fewer/offer'
-import { counted, formatMinutes } from '#core/units'
+import { useState } from 'react'
+import { applied, type FewerChoice, type FewerMove, type Takes } from '#core/plan/fewer/offer'
+import { lookWords } from '#core/plan/look/kept'
+import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { useFewer } from '../../../workers/bags.ts'
-import css from './Bags.module.css'
+import css from './Fewer.module.css'
+import { FewerMoves } from './FewerMoves.tsx'
 
 /** A gain of so many minutes is something to decide, not a note. */
 const DECIDE_MINUTES = 15
@@ -17,6 +19,7 @@ export function Fewer() {
   const { order, workshop, edit } = useOrderEditor()
   const weight = useWeight()
   const { offer, error } = useFewer(order, workshop)
+  const [chosenId, setChosenId] = useState<FewerChoice['id'] | null>(null)
   const take = (label: string, changes: FewerMove['changes']) => edit(label, (o) => applied(o, changes))
   if (error)
     return (
@@ -30,7 +33,8 @@ export function Fewer() {
         <p className="quiet">A few seconds for a large order; go on meanwhile.</p>
       </Card>
     )
-  if (offer.moves.length === 0)
+  const chosen = offer.choices.find((c) => c.id === chosenId) ?? offer.choices[0]
+  if (!chosen)
     return (
       <Card title="Fewer bags and tips">
         <p className="quiet">
@@ -38,45 +42,43 @@ export function Fewer() {
         </p>
       </Card>
     )
-  const saved = offer.before.minutes - offer.after.minutes
+  const saved = offer.before.minutes - chosen.after.minutes
   return (
     <Card
       title="Fewer bags and tips"
       aside="layers through openings and at stiffnesses that others of this order use already"
       actions={
-        <Button variant="filled" onClick={() => take('fewer bags and tips', offer.changes)}>
-          Take all {offer.moves.length}
+        <Button variant="filled" onClick={() => take('fewer bags and tips', chosen.changes)}>
+          Take all {chosen.moves.length}
         </Button>
       }
     >
       <p className={css.gain}>
-        {saved >= DECIDE_MINUTES && <FlagMark />} <strong>{formatMinutes(saved)} fewer</strong> in hand:{' '}
-        {fromTo(offer.before, offer.after, 'bags', 'bag')}, {fromTo(offer.before, offer.after, 'tips', 'tip')}
-        , {fromTo(offer.before, offer.after, 'bowls', 'bowl')}; {weight(offer.after.grams)} of icing instead
-        of {weight(offer.before.grams)}. No flower is more than {percent(offer.width)} wider or narrower, or
-        takes more than {percent(offer.icing)} more or less icing.
+        {saved >= DECIDE_MINUTES && <FlagMark />} <strong>{formatMinutes(saved)} fewer</strong> in hand.{' '}
+        {sentence(lookWords(chosen.look))}
+        {chosen.effect ? `; most changed: ${chosen.effect}.` : ': nothing is wider or takes other icing.'}
       </p>
-      <ol className={css.moves}>
-        {offer.moves.map((move, i) => (
-          <li key={JSON.stringify(move.changes)}>
-            <span className={css.openings}>
-              {move.fromTipIds.slice(0, 1).map((id) => (
-                <Opening key={id} tipId={id} id={`fewer-from-${i}`} />
-              ))}
-              {move.toTipId && <span aria-hidden="true">→</span>}
-              {move.toTipId && <Opening tipId={move.toTipId} id={`fewer-to-${i}`} />}
-            </span>
-            <span>
-              <strong>{move.what}</strong>
-              <br />
-              <span className="quiet">{savesWords(move)}</span>
-            </span>
-            <Button size="compact-sm" onClick={() => take('a layer otherwise', move.changes)}>
-              Take this
-            </Button>
-          </li>
-        ))}
-      </ol>
+      <table className={css.front}>
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">Bags</th>
+            <th scope="col">Tips</th>
+            <th scope="col">Bowls</th>
+            <th scope="col">In hand</th>
+            <th scope="col">Icing</th>
+            <th scope="col">Look kept</th>
+            <th scope="col">Least on one piece</th>
+          </tr>
+        </thead>
+        <tbody>
+          <Row name="As it is" takes={offer.before} look={1} leastPiece={1} />
+          {offer.choices.map((c) => (
+            <Row key={c.id} name={bestWords(c)} takes={c.after} {...c} choice={c.id} />
+          ))}
+        </tbody>
+      </table>
+      <FewerMoves moves={chosen.moves} take={take} />
       <p className="quiet">
         Each saves on top of those above it. Undo brings everything back; a tip or stiffness chosen here stays
         until you choose another.
@@ -84,23 +86,53 @@ export function Fewer() {
     </Card>
   )
 
-  function Opening({ tipId, id }: { tipId: string; id: string }) {
-    const tip = workshop.tips.find((t) => t.id === tipId)
-    return tip ? <OpeningDrawing opening={tip.opening} box={44} pxPerMm={3} id={id} /> : null
+  function Row(props: {
+    name: string
+    takes: Takes
+    look: number
+    leastPiece: number
+    choice?: FewerChoice['id']
+  }) {
+    const { name, takes, look, leastPiece, choice } = props
+    const picked = choice !== undefined && choice === chosen?.id
+    return (
+      <tr data-picked={picked || undefined}>
+        <th scope="row">
+          {choice && offer!.choices.length > 1 ? (
+            <label className={css.pick}>
+              <input type="radio" name="fewer-choice" checked={picked} onChange={() => setChosenId(choice)} />
+              {name}
+            </label>
+          ) : (
+            name
+          )}
+        </th>
+        <td>{takes.bags}</td>
+        <td>{takes.tips}</td>
+        <td>{takes.bowls}</td>
+        <td>{formatMinutes(takes.minutes)}</td>
+        <td>{weight(takes.grams)}</td>
+        <td>{kept(look)}</td>
+        <td>{kept(leastPiece)}</td>
+      </tr>
+    )
   }
 }
 
-const percent = (share: number) => `${Math.ceil(100 * share)} %`
+const BEST = { bags: 'bags', minutes: 'minutes', tips: 'tips' } as const
 
-const fromTo = (now: Takes, then: Takes, of: 'bags' | 'tips' | 'bowls', one: string) =>
-  now[of] === then[of] ? counted(now[of], one) : `${now[of]} ${one}s become ${then[of]}`
-
-function savesWords({ saves }: FewerMove): string {
+/** "Fewest bags and minutes", "nearest look". */
+function bestWords({ best }: FewerChoice): string {
+  const fewest = best.flatMap((b) => (b === 'look' ? [] : [BEST[b]]))
   const parts = [
-    saves.bags > 0 && counted(saves.bags, 'bag'),
-    saves.tips > 0 && counted(saves.tips, 'tip'),
-    saves.bowls > 0 && counted(saves.bowls, 'bowl'),
-  ].filter((p) => p !== false)
-  const minutes = saves.minutes >= 1 ? formatMinutes(saves.minutes) : 'under a minute'
-  return parts.length > 0 ? `${parts.join(', ')} fewer; ${minutes}` : minutes
+    fewest.length > 0 && `fewest ${fewest.join(', ').replace(/, ([^,]*)$/, ' and $1')}`,
+    best.includes('look') && 'nearest look',
+  ].filter(Boolean)
+  return sentence(parts.length > 0 ? parts.join(', ') : 'in between')
 }
+
+const sentence = (words: string) => words.slice(0, 1).toUpperCase() + words.slice(1)
+
+/** Never 100 % where something was changed. */
+const kept = (look: number) =>
+  look === 1 ? '100 %' : `${Math.min(99.9, Math.floor(1000 * look) / 10).toFixed(1)} %`
