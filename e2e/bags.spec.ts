@@ -56,7 +56,7 @@ test('fewer bags and tips are offered, taken and undone; the work stays in an or
   const row = page.getByRole('row', { name: /Fewest bags/ }).last()
   await row.getByRole('radio').check()
   const bags = await row.getByRole('cell').first().textContent()
-  await expect(page.getByRole('img', { name: /^Scabious after/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Scabious after/ }).first()).toBeVisible()
   await all.click()
   await expect(figure(page, 'Bags')).toHaveText(new RegExp(`^${bags} bags`))
   const work = page.getByRole('listitem')

@@ -6,9 +6,12 @@ import { mergeOrders } from '../orders/day.ts'
 import { newOrder } from '../orders/new.ts'
 import { planOrder } from '../plan/index.ts'
 import { replaceColour } from '../plan/remedies.ts'
+import { brokenLayers } from '../plan/work/broken.ts'
 import { openingSlot } from '../tips/index.ts'
 import { areaShare } from '../tips/slot.ts'
+import { extraKinds, extraLayer } from './extras.ts'
 import { flowerForOrder } from './forOrder.ts'
+import { fitFlower } from './resolve.ts'
 
 const rose = starterWorkshop.flowers.find((f) => f.id === 'rose')!
 const order = (more: object): Order =>
@@ -93,9 +96,68 @@ describe('a flower otherwise than its recipe', () => {
   })
 
   it('is the recipe itself where nothing is otherwise, and the same object for the same wish', () => {
-    const same = { leftOut: [], twoTone: {}, colours: {} }
+    const same = { leftOut: [], twoTone: {}, added: [], colours: {} }
     expect(flowerForOrder(rose, same).flower).toBe(rose)
     const wish = { ...same, leftOut: [rose.layers[0]!.id] }
     expect(flowerForOrder(rose, wish).flower).toBe(flowerForOrder(rose, { ...wish }).flower)
+  })
+})
+
+describe('layers that an order adds', () => {
+  const tips = starterWorkshop.tips
+  const added = (flowerId: string, kindId: string, sizeMm: number | null = null) => {
+    const flower = starterWorkshop.flowers.find((f) => f.id === flowerId)!
+    const kind = extraKinds.find((k) => k.id === kindId)!
+    const fitted = fitFlower(flower, { sizeMm, tips: {} }, tips)
+    return { flower, fitted, layer: extraLayer(kind, fitted, tips, 'extra')! }
+  }
+
+  it('are mixed in their own colour, and leave the rest as it was', () => {
+    const { layer } = added('rose', 'stamens')
+    const more = order({ added: [{ layer, colourId: 'plum' }] })
+    expect(orderFaults(more, starterWorkshop)).toEqual([])
+    expect(piped(more, 'pink')).toBeCloseTo(piped(order({}), 'pink'), 9)
+    expect(piped(more, 'plum')).toBeGreaterThan(0.1)
+    const use = planOrder(more, starterWorkshop).uses.find((u) => u.layerId === 'extra')!
+    expect([use.strokes, use.layerName, use.stiffness]).toEqual([9 * 10, 'Loose stamens', 'soft'])
+    expect(brokenLayers(planOrder(more, starterWorkshop), starterWorkshop)).toEqual([])
+  })
+
+  it('stand on what is there and make no flower wider, whatever its size', () => {
+    for (const flowerId of ['rose', 'daisy', 'blossom', 'hellebore', 'poppy', 'drop-star-flower'])
+      for (const { id } of extraKinds)
+        for (const sizeMm of [null, 24, 60]) {
+          const { flower, fitted, layer } = added(flowerId, id, sizeMm)
+          const wanted = flowerForOrder(flower, {
+            ...{ leftOut: [], twoTone: {}, colours: {} },
+            added: [{ layer, colourId: 'x' }],
+          }).flower
+          const { measure } = fitFlower(wanted, { sizeMm, tips: {} }, tips)
+          expect(Math.abs(measure.diameterMm / fitted.measure.diameterMm - 1)).toBeLessThan(0.03)
+          // not a gram of the flower itself changes
+          measure.layers.slice(0, -1).forEach((l, i) => {
+            expect(l.volumeMm3).toBeCloseTo(fitted.measure.layers[i]!.volumeMm3, 6)
+          })
+          expect(layer.heightMm * fitted.factor).toBeLessThanOrEqual(fitted.measure.heightMm)
+          expect(layer.heightMm).toBeGreaterThan(0)
+        }
+  })
+
+  it('are recoloured when their colour is given up, and refused where colour, tip or id cannot be', () => {
+    const { layer } = added('rose', 'pips')
+    const more = order({ added: [{ layer, colourId: 'plum' }] })
+    expect(replaceColour(more, 'plum', 'pink').pieces[0]!.flowers[0]!.added[0]!.colourId).toBe('pink')
+    const wrong = order({
+      added: [
+        { layer: { ...layer, tipId: 'petal-17' }, colourId: 'gone' },
+        { layer: { ...layer, id: rose.layers[0]!.id }, colourId: 'pink' },
+      ],
+    })
+    const there = ['pieces', 0, 'flowers', 0, 'added']
+    expect(orderFaults(wrong, starterWorkshop).map((f) => f.path)).toEqual([
+      [...there, 0, 'colourId'],
+      [...there, 0, 'layer', 'tipId'],
+      [...there, 1, 'layer', 'id'],
+    ])
   })
 })

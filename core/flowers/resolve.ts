@@ -41,15 +41,21 @@ export class UnknownTipError extends Error {
 export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly OwnedTip[]): FittedFlower {
   const own = flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
   const wanted = fitting.sizeMm
-  const scale = wanted === null ? 1 : wanted / Math.max(0.1, flowerExtent(own).diameterMm)
+  const widthOf = (layers: readonly ResolvedLayer[]) =>
+    flowerExtent(layers.filter(({ layer }) => !layer.loose)).diameterMm
+  const scale = wanted === null ? 1 : wanted / Math.max(0.1, widthOf(own))
   const tipped = own.map(({ layer, tip }) => {
     const chosen = fitting.tips[layer.id]
-    const next = chosen ? knownTip(flower, chosen, tips) : nextTip(layer, tip, scale, tips)
-    return { layer: pressed(layer, tip, next, scale), tip: next }
+    const next = chosen
+      ? knownTip(flower, chosen, tips)
+      : layer.loose
+        ? tip
+        : nextTip(layer, tip, scale, tips)
+    return { layer: layer.loose ? layer : pressed(layer, tip, next, scale), tip: next }
   })
   const scaled = (factor: number): ResolvedLayer[] =>
     tipped.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip }))
-  const factor = wanted === null ? 1 : lengthsFor(wanted, scale, (f) => flowerExtent(scaled(f)).diameterMm)
+  const factor = wanted === null ? 1 : lengthsFor(wanted, scale, (f) => widthOf(scaled(f)))
   const layers = scaled(factor)
   return { factor, layers, measure: measureFlower(flower, layers) }
 }

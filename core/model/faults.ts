@@ -83,7 +83,20 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         wantColour([...at, 'colours', role], colour)
       for (const [role, tone] of Object.entries(placed.twoTone))
         wantColour([...at, 'twoTone', role, 'colourId'], tone.colourId)
-      if (flower.layers.every((l) => placed.leftOut.includes(l.id)))
+      const ids = new Set(flower.layers.map((l) => l.id))
+      placed.added.forEach(({ layer, colourId }, i) => {
+        const there = [...at, 'added', i]
+        wantColour([...there, 'colourId'], colourId)
+        const trouble = tipTrouble(layer, placed.tips[layer.id] ?? layer.tipId, tips)
+        if (trouble) say([...there, 'layer', 'tipId'], trouble)
+        if (ids.has(layer.id))
+          say(
+            [...there, 'layer', 'id'],
+            `${flower.name} has a layer "${layer.id}" already. Give it another id.`,
+          )
+        ids.add(layer.id)
+      })
+      if (placed.added.length === 0 && flower.layers.every((l) => placed.leftOut.includes(l.id)))
         say([...at, 'leftOut'], `Nothing is left of ${flower.name}. Keep a layer, or take the flower off.`)
       // a flower is looked at once, on however many pieces it stands
       const own = ofFlower.get(flower.id) ?? flowerFaults(flower, workshop.tips)

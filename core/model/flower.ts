@@ -29,6 +29,10 @@ export const layerSchema = z.object({
   startDeg: z.number().min(-360).max(360).default(0),
   /** Over how much of the ring the strokes are spread; 360 for a full ring. */
   spreadDeg: z.number().min(1).max(360).default(360),
+  /** On nails, the layers before it may stand on a batch of squares before it is begun; rows that lean on each other may not. */
+  mayWait: z.boolean().default(false),
+  /** Takes no part in how wide the flower is made: what one order adds to it. */
+  loose: z.boolean().default(false),
   stroke: strokeSchema,
 })
 export type Layer = z.infer<typeof layerSchema>

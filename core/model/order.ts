@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { surfaceSchema } from '../surfaces/index.ts'
+import { layerSchema } from './flower.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
 export const orderColourSchema = z.object({
@@ -41,7 +42,6 @@ export const placementSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('border'), edge: z.enum(['top', 'foot']) }),
 ])
 
-/** A flower on a piece, in this order's size, colours and tips. */
 /** A part of a flower in two tones for one order: the second beside, inside or around the part's own colour. */
 export const twoToneSchema = z.object({
   kind: z.enum(['striped', 'halves', 'layered']),
@@ -55,6 +55,11 @@ export const twoToneSchema = z.object({
 })
 export type TwoTone = z.infer<typeof twoToneSchema>
 
+/** A layer that one order adds to a flower, piped last, in one colour: loose stamens, pips, dots. */
+export const addedLayerSchema = z.object({ layer: layerSchema, colourId: idSchema })
+export type AddedLayer = z.infer<typeof addedLayerSchema>
+
+/** A flower on a piece, in this order's size, colours and tips. */
 export const placedFlowerSchema = z.object({
   id: idSchema,
   flowerId: idSchema,
@@ -69,8 +74,17 @@ export const placedFlowerSchema = z.object({
   stiffness: z.record(idSchema, stiffnessSchema).default({}),
   /** Layers of the recipe that this order does without. */
   leftOut: z.array(idSchema).max(40).default([]),
+  /** Nail squares that are piped up to a layer that may wait before it is begun; null for one flower after another. */
+  batch: z
+    .number()
+    .int('Whole squares only.')
+    .min(2, 'At least two squares at a time.')
+    .max(60, 'At most 60 squares at a time.')
+    .nullable()
+    .default(null),
   /** Role id to how that part is piped in two tones here. */
   twoTone: z.record(idSchema, twoToneSchema).default({}),
+  added: z.array(addedLayerSchema).max(12, 'At most 12 layers added to a flower.').default([]),
 })
 export type PlacedFlower = z.infer<typeof placedFlowerSchema>
 

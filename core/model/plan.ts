@@ -37,6 +37,11 @@ export const useSchema = z.object({
   layout: layoutSchema,
   border: z.number().nullable(),
   fixedTip: z.boolean().describe('The tip must stay as it is turned, or the stripe runs off'),
+  batch: z
+    .number()
+    .int()
+    .describe('Squares piped to a layer that may wait before it is begun; 1: flower by flower'),
+  waited: z.boolean().describe('Begun only when a batch of squares stands to it'),
   flowers: z.number().int().describe('Flowers wanted, all pieces together'),
   spares: z.number().int(),
   practice: z.number().int(),

@@ -2,6 +2,7 @@ import { ciede2000 } from '../colour/ciede2000.ts'
 import { hexToLab } from '../colour/lab.ts'
 import type { Order, OrderColour, Piece, Safety } from '../model/order.ts'
 import type { Batch, Plan } from '../model/plan.ts'
+import { recoloured } from '../model/recolour.ts'
 import { partGrams } from '../plan/reserve.ts'
 import { newOrder } from './new.ts'
 
@@ -36,18 +37,7 @@ export function mergeOrders(orders: readonly Order[]): Order {
         crumbCoat: spread(piece.crumbCoat),
         coat: spread(piece.coat),
         filling: spread(piece.filling),
-        flowers: piece.flowers.map((f) => ({
-          ...f,
-          colours: Object.fromEntries(
-            Object.entries(f.colours).map(([role, c]) => [role, merged.get(c) ?? c]),
-          ),
-          twoTone: Object.fromEntries(
-            Object.entries(f.twoTone).map(([role, tone]) => [
-              role,
-              { ...tone, colourId: merged.get(tone.colourId) ?? tone.colourId },
-            ]),
-          ),
-        })),
+        flowers: piece.flowers.map((f) => recoloured(f, (id) => merged.get(id) ?? id)),
       })
   })
   return {

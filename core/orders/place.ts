@@ -31,7 +31,9 @@ export function placeFlower(
     tips: {},
     stiffness: {},
     leftOut: [],
+    batch: null,
     twoTone: {},
+    added: [],
   }
   return {
     placedId: placed.id,

@@ -31,7 +31,7 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
   const usesOfPair = groupBy(piped, (u) => pairOf.get(u)!, pairKeys)
   const bareOfPair = usesOfPair.map((of) => of.map(withoutMargin))
   const pairNumber = new Map(pairKeys.map((k, i) => [k, i]))
-  const { jobKeys, usesOfJob } = jobsOf(piped)
+  const { jobKeys, usesOfJob, repeats } = jobsOf(piped)
   const onPiece = new Map<string, number[]>()
   usesOfJob.forEach(([first], j) => {
     onPiece.set(first!.pieceId, [...(onPiece.get(first!.pieceId) ?? []), j])
@@ -58,7 +58,7 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
     jobs: usesOfJob.map(
       (of, j): Job => ({
         pairs: of.map((u) => pairNumber.get(pairOf.get(u)!)!),
-        repeats: of[0]!.setting === 'nail' ? flowersPiped(of[0]!) : 1,
+        repeats: repeats[j]!,
         after: waitsFor(usesOfJob, onPiece, j),
       }),
     ),
@@ -112,18 +112,54 @@ function groupBy(uses: readonly Use[], keyOf: (use: Use) => string, keys: readon
   return [...groups.values()]
 }
 
+interface PlannedJob {
+  key: string
+  uses: Use[]
+  repeats: number
+}
+
 /** Jobs in the order of the pieces: nails first, which have to set, then what is piped in place by its stage. */
-function jobsOf(piped: readonly Use[]): { jobKeys: string[]; usesOfJob: Use[][] } {
-  const jobs = new Map<string, Use[]>()
+function jobsOf(piped: readonly Use[]): { jobKeys: string[]; usesOfJob: Use[][]; repeats: number[] } {
+  const whole = new Map<string, Use[]>()
   for (const use of piped) {
-    const key = use.setting === 'nail' ? `${use.pieceId}.${use.placedId}` : use.id
-    const job = jobs.get(key)
+    const key = onNail(use) ? `${use.pieceId}.${use.placedId}` : use.id
+    const job = whole.get(key)
     if (job) job.push(use)
-    else jobs.set(key, [use])
+    else whole.set(key, [use])
   }
   const rank = (use: Use) => (onNail(use) ? -1 : stageOf(use))
-  const sorted = [...jobs].sort(([, a], [, b]) => rank(a[0]!) - rank(b[0]!))
-  return { jobKeys: sorted.map(([key]) => key), usesOfJob: sorted.map(([, uses]) => uses) }
+  const sorted = [...whole]
+    .sort(([, a], [, b]) => rank(a[0]!) - rank(b[0]!))
+    .flatMap(([key, uses]) => inBatches(key, uses))
+  return {
+    jobKeys: sorted.map((j) => j.key),
+    usesOfJob: sorted.map((j) => j.uses),
+    repeats: sorted.map((j) => j.repeats),
+  }
+}
+
+/**
+ * A flower as the jobs it is piped in. One after another it is one job, many times over; in batches of squares it is
+ * the layers up to one that may wait over the batch, then those from there on, batch after batch.
+ */
+function inBatches(key: string, uses: Use[]): PlannedJob[] {
+  const first = uses[0]!
+  if (!onNail(first)) return [{ key, uses, repeats: 1 }]
+  const all = flowersPiped(first)
+  const parts: Use[][] = []
+  for (const use of uses) {
+    if (use.waited || parts.length === 0) parts.push([])
+    parts.at(-1)!.push(use)
+  }
+  if (parts.length === 1) return [{ key, uses, repeats: all }]
+  const rounds = Math.ceil(all / first.batch)
+  return Array.from({ length: rounds }, (_, round) =>
+    parts.map((part, k) => ({
+      key: `${key}#${round + 1}.${k + 1}`,
+      uses: part,
+      repeats: Math.min(first.batch, all - round * first.batch),
+    })),
+  ).flat()
 }
 
 /**
@@ -139,7 +175,8 @@ function waitsFor(
   return onPiece.get(first.pieceId)!.filter((i) => {
     const use = jobs[i]![0]!
     if (i === j) return false
-    if (use.placedId === first.placedId) return i < j
+    // a flower in batches waits for the part before it, which waits for those before that
+    if (use.placedId === first.placedId) return onNail(use) ? i === j - 1 : i < j
     if (onNail(first)) return false
     return onNail(use) ? stageOf(first) === STAGE.leaf : stageOf(use) < stageOf(first)
   })

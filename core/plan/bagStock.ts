@@ -5,6 +5,17 @@ import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 const WIDTH_OVER_LENGTH = 0.6
 /** Shortest bag whose point takes a large tip. */
 const LARGE_TIP_MM = 300
+/** A shorter bag than this is worked with less in it: a spoonful still fills its point. */
+export const SHORT_BAG_MM = 180
+const SHORT_LEAST_GRAMS = 25
+
+/** Grams that have to go into a bag for a hand to work with it. */
+export function leastGrams(bag: BagStock | null, settings: Settings): number {
+  if (bag?.kind === 'parchment') return settings.leastConeGrams
+  const short = bag !== null && bag.lengthMm < SHORT_BAG_MM
+  return short ? Math.min(SHORT_LEAST_GRAMS, settings.leastBagGrams) : settings.leastBagGrams
+}
+
 /** A bag is filled two thirds at most, so that it can be twisted shut. */
 const FILL = 2 / 3
 

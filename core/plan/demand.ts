@@ -61,6 +61,12 @@ function icingOf(at: Lookup, piece: Piece): string {
   return piece.icingKindId ?? at.order.icingKindId
 }
 
+/** Squares at a time; one bowl through all colours goes layer by layer over all nails anyway. */
+function batchOf({ order }: Lookup, placed: PlacedFlower, flower: Flower): number {
+  const may = flower.setting === 'nail' && order.mixing.school === 'separate'
+  return may ? (placed.batch ?? 1) : 1
+}
+
 const noReserve = { spoiled: 0, practice: 0, margin: 0 }
 
 function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total }: FittedPlacement): Use[] {
@@ -69,6 +75,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
   return fitted.layers.map(({ layer, tip }, i) => {
     const measure = fitted.measure.layers[i]!
     const grams = (measure.volumeMm3 / 1000) * density * total
+    const batch = batchOf(at, placed, flower)
     return {
       id: `${piece.id}.${placed.id}.${layer.id}`,
       pieceId: piece.id,
@@ -85,6 +92,8 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
       layout: layer.load.kind,
       border: 'border' in layer.load ? layer.load.border : null,
       fixedTip: loadDefinition(layer.load.kind).fixesTip(openingSlot(tip.opening)),
+      batch,
+      waited: batch > 1 && i > 0 && layer.mayWait,
       flowers: total,
       spares: 0,
       practice: 0,
@@ -161,6 +170,8 @@ function spreadUse(
     layout: 'plain',
     border: null,
     fixedTip: false,
+    batch: 1,
+    waited: false,
     flowers: piece.count,
     spares: 0,
     practice: 0,

@@ -1,6 +1,6 @@
 import type { Bag, Use } from '../model/plan.ts'
 import type { OwnedTip } from '../model/tip.ts'
-import { chooseBag, usableGrams } from './bagStock.ts'
+import { chooseBag, leastGrams, usableGrams } from './bagStock.ts'
 import { pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
 import { needed, partGrams } from './reserve.ts'
@@ -19,9 +19,9 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
   const stock =
     (pinned?.kind === 'bagSize' && at.workshop.bags.find((b) => b.id === pinned.bagStockId)) ||
     chooseBag(at.workshop, tips, need, density, coupler !== 'none')
-  const { couplerResidueGrams, leastBagGrams, leastConeGrams } = at.workshop.settings
+  const { couplerResidueGrams } = at.workshop.settings
   const residueGrams = (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams)
-  const least = stock?.kind === 'parchment' ? leastConeGrams : leastBagGrams
+  const least = leastGrams(stock, at.workshop.settings)
   // what stays behind and what tops it up lie in the bag as the colours are needed, whatever the margin: so a higher
   // safety never takes from one colour for another
   const bare = gramsOf(uses, needed)

@@ -38,12 +38,19 @@ export function hands(
 /** Minutes at the nail or the piece, spares and practice included. */
 export const pipingMinutes = (use: Use): number => (use.seconds / 60) * (flowersPiped(use) / use.flowers)
 
-/** Minutes for squares, and for lifting what is wanted onto the pieces; spares and practice stay where they are. */
+/** Minutes to take a square from the board onto the nail again, for a layer that waited. */
+const AGAIN_MINUTES = 0.1
+
+/**
+ * Minutes for squares, taken up again for every layer that waited, and for lifting what is wanted onto the pieces; spares
+ * and practice stay where they are.
+ */
 export function nailMinutes(uses: readonly Use[]): number {
+  const again = uses.reduce((sum, u) => sum + (u.waited ? flowersPiped(u) * AGAIN_MINUTES : 0), 0)
   const flowers = new Map<string, Use>()
   for (const use of uses) if (use.setting === 'nail') flowers.set(`${use.pieceId}.${use.placedId}`, use)
   return [...flowers.values()].reduce(
     (sum, use) => sum + flowersPiped(use) * NAIL_MINUTES + use.flowers * LIFT_MINUTES,
-    0,
+    again,
   )
 }

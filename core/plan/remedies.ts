@@ -1,5 +1,6 @@
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
 import type { Plan, Remedy } from '../model/plan.ts'
+import { recoloured } from '../model/recolour.ts'
 
 /** A coat just thick enough that no cake shows. */
 const THIN_COAT_MM = 1.5
@@ -49,16 +50,7 @@ export function applyRemedy(order: Order, remedy: Remedy, plan: Plan): Order {
 /** Every use of one colour given to another, and the first taken off the order's list. */
 export function replaceColour(order: Order, fromId: string, intoId: string): Order {
   const swap = (id: string) => (id === fromId ? intoId : id)
-  const swapped = mapPlaced(order, (placed) => ({
-    ...placed,
-    colours: Object.fromEntries(Object.entries(placed.colours).map(([role, id]) => [role, swap(id)])),
-    twoTone: Object.fromEntries(
-      Object.entries(placed.twoTone).map(([role, tone]) => [
-        role,
-        { ...tone, colourId: swap(tone.colourId) },
-      ]),
-    ),
-  }))
+  const swapped = mapPlaced(order, (placed) => recoloured(placed, swap))
   return {
     ...swapped,
     colours: order.colours.filter((c) => c.id !== fromId),

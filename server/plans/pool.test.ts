@@ -71,7 +71,9 @@ describe('the size of an order', () => {
       tips: {},
       stiffness: {},
       leftOut: [],
+      batch: null,
       twoTone: {},
+      added: [],
     })
     const flowers = Math.ceil(layersWanted / rose.layers.length)
     return {

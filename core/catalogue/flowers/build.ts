@@ -1,5 +1,6 @@
+import { loadRoles } from '../../loads/index.ts'
 import type { Flower, Layer, Role } from '../../model/flower.ts'
-import { type Stroke, strokeSchema } from '../../strokes/index.ts'
+import { type Stroke, strokeDefinition, strokeSchema } from '../../strokes/index.ts'
 
 /** A stroke as a recipe writes it: anything with a default may be left out. */
 type StrokeInput = { kind: Stroke['kind'] } & Record<string, unknown>
@@ -52,6 +53,8 @@ function layer(
     stiffness: 'stiff',
     startDeg: 0,
     spreadDeg: 360,
+    mayWait: false,
+    loose: false,
     ...more,
     stroke: strokeSchema.parse(stroke),
   }
@@ -64,7 +67,26 @@ type FlowerInput = Pick<Flower, 'id' | 'name' | 'roles' | 'layers' | 'level'> & 
 
 /** A flower piped on a nail and lifted. */
 export function onNail(nailMm: number, flower: FlowerInput): Flower {
-  return complete({ form: 'flower', setting: 'nail', nailMm, spoilRate: 0.06, ...flower })
+  const layers = flower.layers.map((l, i) => ({ ...l, mayWait: mayWaitFor(flower.layers[i - 1], l) }))
+  return complete({ form: 'flower', setting: 'nail', nailMm, spoilRate: 0.06, ...flower, layers })
+}
+
+/**
+ * What still grips when the layer before it has stood for less than its icing takes to crust: the first petals on a mound
+ * or disc, stamens or a centre on petals, a row in another colour. Rows of one colour lean on each other and are piped
+ * through in one go: nothing is gained by parting them.
+ */
+function mayWaitFor(before: Layer | undefined, layer: Layer): boolean {
+  if (!before) return false
+  const { foots = false, walls = false, small = false } = strokeDefinition(before.stroke.kind)
+  const foot = foots && !walls && !small
+  if (isFine(layer)) return !isFine(before)
+  return foot || loadRoles(layer.load).join() !== loadRoles(before.load).join()
+}
+
+const isFine = ({ stroke }: Layer): boolean => {
+  const { texture } = strokeDefinition(stroke.kind)
+  return texture === 'dotted' || texture === 'spiked'
 }
 
 /** A flower, leaf or line piped on the piece itself. */

@@ -1,4 +1,4 @@
-import type { Plan } from '../../model/plan.ts'
+import type { Plan, Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
 
 /**
@@ -7,26 +7,39 @@ import type { Workshop } from '../../model/workshop.ts'
  */
 export function brokenLayers(plan: Plan, workshop: Workshop): string[] {
   const place = new Map<string, number>()
+  const begun = new Map<string, number>()
   const lifted = new Map<string, number>()
   plan.sequence.forEach((step, i) => {
     if (step.kind === 'lift') for (const id of step.useIds) lifted.set(id, i)
     // within a step, layers are piped as they are listed
-    else for (const [k, id] of step.useIds.entries()) place.set(id, i + k / 1000)
+    else
+      for (const [k, id] of step.useIds.entries()) {
+        place.set(id, i + k / 1000)
+        if (!begun.has(id)) begun.set(id, i + k / 1000)
+      }
   })
   return plan.uses.flatMap((use) => {
     const at = place.get(use.id)
     if (at === undefined) return [`${use.id}: left out`]
-    const order = (workshop.flowers.find((f) => f.id === use.flowerId)?.layers ?? []).map((l) => l.id)
+    // what an order adds to a recipe comes last
+    const layers = (workshop.flowers.find((f) => f.id === use.flowerId)?.layers ?? []).map((l) => l.id)
+    const placeIn = (u: Use) => {
+      const i = layers.indexOf(u.layerId ?? '')
+      return i < 0 ? layers.length : i
+    }
     const below = plan.uses.filter(
       (u) =>
         u.pieceId === use.pieceId &&
         (u.form === 'coat' && use.form !== 'coat' && use.setting === 'inPlace'
           ? true
-          : u.placedId !== null &&
-            u.placedId === use.placedId &&
-            order.indexOf(u.layerId ?? '') < order.indexOf(use.layerId ?? '')),
+          : u.placedId !== null && u.placedId === use.placedId && placeIn(u) < placeIn(use)),
     )
-    const early = below.some((u) => place.get(u.id)! > at)
+    // in batches, a layer is begun before the last of those below is done, but not before the first
+    const early = below.some((u) =>
+      u.batch > 1 && u.placedId === use.placedId
+        ? begun.get(u.id)! > begun.get(use.id)! || place.get(u.id)! > at
+        : place.get(u.id)! > at,
+    )
     const neverOn = use.setting === 'nail' && !((lifted.get(use.id) ?? -1) > at)
     return early || neverOn ? [use.id] : []
   })

@@ -54,7 +54,7 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
     const ofPiece = toLift.get(pieceId) ?? new Map<string, Use[]>()
     toLift.set(pieceId, ofPiece)
     const flower = first.placedId!
-    ofPiece.set(flower, [...(ofPiece.get(flower) ?? []), ...step.uses])
+    ofPiece.set(flower, [...new Set([...(ofPiece.get(flower) ?? []), ...step.uses])])
   }
   for (const pieceId of [...toLift.keys()]) liftOnto(pieceId, steps.at(-1)!.colourId)
   return made

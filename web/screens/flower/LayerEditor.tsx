@@ -1,4 +1,4 @@
-import { Button, Select, Slider } from '@mantine/core'
+import { Button, Select, Slider, Switch } from '@mantine/core'
 import { stiffnesses } from '#core/common'
 import { changeLayer, insertLayer, moveLayer, removeLayer } from '#core/flowers/edit'
 import { type LayerLoad, type LoadKind, loadDefinition, loadOfKind, loads } from '#core/loads/index'
@@ -85,6 +85,13 @@ export function LayerEditor(props: { layer: Layer; draft: FlowerDraft; workshop:
           data={stiffnesses}
         />
       </div>
+      {flower.setting === 'nail' && flower.layers[0]?.id !== layer.id && (
+        <Switch
+          label="May wait: the layers before it can be piped over a batch of squares first"
+          checked={layer.mayWait}
+          onChange={(e) => change('may wait', { mayWait: e.currentTarget.checked })}
+        />
+      )}
       <LoadColours load={load} roles={roles} onChange={(next) => change('load', { load: next })} />
       {placing.map(({ key, ...figure }) => (
         <Figure

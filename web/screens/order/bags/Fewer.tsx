@@ -8,11 +8,10 @@ import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { useFewer } from '../../../workers/bags.ts'
+import { DECIDE_MINUTES } from './decide.ts'
 import css from './Fewer.module.css'
 import { FewerMoves } from './FewerMoves.tsx'
-
-/** A gain of so many minutes is something to decide, not a note. */
-const DECIDE_MINUTES = 15
+import { OtherWays } from './OtherWays.tsx'
 
 /** Fewer bags, tips and bowls by piping layers through openings and at stiffnesses that others use already. */
 export function Fewer() {
@@ -33,6 +32,7 @@ export function Fewer() {
         <p className="quiet">A few seconds for a large order; go on meanwhile.</p>
       </Card>
     )
+  const others = <OtherWays batches={offer.batches} buys={offer.buys} />
   const chosen = offer.choices.find((c) => c.id === chosenId) ?? offer.choices[0]
   if (!chosen)
     return (
@@ -40,6 +40,7 @@ export function Fewer() {
         <p className="quiet">
           No layer could share an opening or a bowl with another and still look as its recipe says.
         </p>
+        {others}
       </Card>
     )
   const saved = offer.before.minutes - chosen.after.minutes
@@ -83,6 +84,7 @@ export function Fewer() {
         Each saves on top of those above it. Undo brings everything back; a tip or stiffness chosen here stays
         until you choose another.
       </p>
+      {others}
     </Card>
   )
 

@@ -32,7 +32,7 @@ export function Sequence(props: {
             step.useIds.map((id) => uses.get(id)!),
           )
           return (
-            <li key={`${step.kind} ${step.pieceIds.join()} ${step.useIds.join()}`}>
+            <li key={stepKey(step, i)}>
               <span className="figure">{i + 1}</span>
               <span>
                 {bowl && <span className={css.bowl}>{bowl} is in the bowl</span>}
@@ -53,6 +53,10 @@ export function Sequence(props: {
   )
 }
 
+/** A flower in batches has the same step again and again. */
+const stepKey = (step: Step, i: number) =>
+  `${step.kind} ${step.pieceIds.join()} ${step.useIds.join()}${step.repeats > 1 ? ` ${i}` : ''}`
+
 function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
   const first = uses[0]
   if (!first)
@@ -64,6 +68,7 @@ function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string 
   if (step.kind === 'lift') return { what: 'Lift and place', how: `${first.flowers} × ${name.toLowerCase()}` }
   const layers = uses.map((u) => u.layerName.toLowerCase()).join(', ')
   if (first.setting !== 'nail') return { what: name, how: layers }
+  if (first.batch > 1) return { what: name, how: `${layers}, × ${step.repeats} on nails` }
   return step.repeats > 1
     ? { what: name, how: `× ${step.repeats} on nails` }
     : { what: name, how: `${layers}, on all nails` }

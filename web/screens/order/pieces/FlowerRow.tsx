@@ -190,6 +190,8 @@ function placedWords(recipe: Flower, placed: PlacedFlower): string {
     where,
     ...(left.length > 0 ? [`without ${left.join(', ')}`] : []),
     ...(toned ? ['two-tone'] : []),
+    ...placed.added.map(({ layer }) => `with ${layer.name.toLowerCase()}`),
+    ...(placed.batch !== null ? [`${placed.batch} squares at a time`] : []),
   ].join(', ')
 }
 

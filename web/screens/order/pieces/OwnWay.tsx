@@ -1,8 +1,9 @@
 import { Button, Checkbox, Group, Modal, Select } from '@mantine/core'
 import type { Flower } from '#core/model/flower'
-import { type PlacedFlower, type TwoTone, twoToneSchema } from '#core/model/order'
+import { type PlacedFlower, placedFlowerSchema, type TwoTone, twoToneSchema } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { NumberField } from '../../../parts/NumberField.tsx'
+import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
+import { AddedLayers } from './AddedLayers.tsx'
 import css from './Pieces.module.css'
 
 const ways = [
@@ -13,10 +14,11 @@ const ways = [
 ]
 const shareSchema = twoToneSchema.shape.share.unwrap()
 const START_SHARE = 0.3
+const batchSchema = placedFlowerSchema.shape.batch.unwrap().unwrap()
 
-type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone'>
+type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone' | 'added' | 'batch'>
 
-/** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out. */
+/** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out or added, in batches. */
 export function OwnWay(props: {
   opened: boolean
   close: () => void
@@ -29,6 +31,7 @@ export function OwnWay(props: {
   const plainRoles = recipe.roles.filter((r) =>
     recipe.layers.some((l) => l.load.kind === 'plain' && l.load.role === r.id),
   )
+  const waiting = recipe.setting === 'nail' ? recipe.layers.slice(1).filter((l) => l.mayWait) : []
   const setTone = (roleId: string, tone: TwoTone | null) =>
     onChange((now) => {
       const { [roleId]: _, ...others } = now.twoTone
@@ -103,10 +106,33 @@ export function OwnWay(props: {
           />
         )
       })}
+      <AddedLayers
+        recipe={recipe}
+        placed={placed}
+        onChange={(added) => onChange((now) => ({ added: added(now.added) }))}
+      />
+      {waiting.length > 0 && (
+        <>
+          <h3 className={css.ownHead}>On the nail</h3>
+          <OptionalNumberField
+            label="Squares at a time (empty: one flower after another)"
+            value={placed.batch}
+            schema={batchSchema}
+            onChange={(batch) => onChange(() => ({ batch }))}
+          />
+          <p className="quiet">
+            {waiting.map((l) => l.name).join(', ')} may wait until so many squares stand to it; no longer than
+            the icing takes to crust.
+          </p>
+        </>
+      )}
       <Group justify="space-between" mt="md">
         <Button
-          disabled={placed.leftOut.length === 0 && Object.keys(placed.twoTone).length === 0}
-          onClick={() => onChange(() => ({ leftOut: [], twoTone: {} }))}
+          disabled={
+            placed.leftOut.length + placed.added.length + Object.keys(placed.twoTone).length === 0 &&
+            placed.batch === null
+          }
+          onClick={() => onChange(() => ({ leftOut: [], twoTone: {}, added: [], batch: null }))}
         >
           As the recipe says
         </Button>
