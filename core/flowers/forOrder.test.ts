@@ -96,7 +96,7 @@ describe('a flower otherwise than its recipe', () => {
   })
 
   it('is the recipe itself where nothing is otherwise, and the same object for the same wish', () => {
-    const same = { leftOut: [], twoTone: {}, added: [], colours: {} }
+    const same = { leftOut: [], twoTone: {}, layerColours: {}, added: [], colours: {} }
     expect(flowerForOrder(rose, same).flower).toBe(rose)
     const wish = { ...same, leftOut: [rose.layers[0]!.id] }
     expect(flowerForOrder(rose, wish).flower).toBe(flowerForOrder(rose, { ...wish }).flower)
@@ -129,7 +129,7 @@ describe('layers that an order adds', () => {
         for (const sizeMm of [null, 24, 60]) {
           const { flower, fitted, layer } = added(flowerId, id, sizeMm)
           const wanted = flowerForOrder(flower, {
-            ...{ leftOut: [], twoTone: {}, colours: {} },
+            ...{ leftOut: [], twoTone: {}, layerColours: {}, colours: {} },
             added: [{ layer, colourId: 'x' }],
           }).flower
           const { measure } = fitFlower(wanted, { sizeMm, tips: {} }, tips)

@@ -8,6 +8,8 @@ export interface Seen {
   /** Area in mm² by role and texture; what later strokes hide is not in it. */
   areas: { role: string; texture: Texture; mm2: number }[]
   areaMm2: number
+  /** The same by layer; a layer that nobody sees is not in it. */
+  layers: ReadonlyMap<string, number>
   /** Length in mm of all edges where one stroke ends at another or at the ground: how much there is to look at. */
   edgesMm: number
 }
@@ -36,16 +38,22 @@ export function seenFromAbove(layers: readonly ResolvedLayer[]): Seen {
     paint(grid, shape, i + 1)
   })
   let edges = 0
+  const ofLayer = new Map<string, number>()
   const strokeAt = (o: number) => (grid.cells[o] === NOTHING ? -1 : shapes[grid.cells[o]! - 1]!.stroke)
   for (let o = 0; o < grid.cells.length; o++) {
     const on = grid.cells[o]!
-    if (on !== NOTHING) kinds[kindOfShape[on - 1]!]!.mm2 += CELL_MM ** 2
+    if (on !== NOTHING) {
+      kinds[kindOfShape[on - 1]!]!.mm2 += CELL_MM ** 2
+      const { layerId } = shapes[on - 1]!
+      ofLayer.set(layerId, (ofLayer.get(layerId) ?? 0) + CELL_MM ** 2)
+    }
     const stroke = strokeAt(o)
     if ((o + 1) % grid.wide !== 0 && strokeAt(o + 1) !== stroke) edges += CELL_MM
     if (o + grid.wide < grid.cells.length && strokeAt(o + grid.wide) !== stroke) edges += CELL_MM
   }
   const areas = kinds.filter((k) => k.mm2 > 0)
-  const seen = { areas, areaMm2: areas.reduce((sum, a) => sum + a.mm2, 0), edgesMm: edges }
+  const areaMm2 = areas.reduce((sum, a) => sum + a.mm2, 0)
+  const seen = { areas, areaMm2, layers: ofLayer, edgesMm: edges }
   kept.set(layers, seen)
   return seen
 }

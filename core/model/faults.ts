@@ -83,6 +83,8 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         wantColour([...at, 'colours', role], colour)
       for (const [role, tone] of Object.entries(placed.twoTone))
         wantColour([...at, 'twoTone', role, 'colourId'], tone.colourId)
+      for (const [layer, colour] of Object.entries(placed.layerColours))
+        wantColour([...at, 'layerColours', layer], colour)
       const ids = new Set(flower.layers.map((l) => l.id))
       placed.added.forEach(({ layer, colourId }, i) => {
         const there = [...at, 'added', i]

@@ -84,6 +84,8 @@ export const placedFlowerSchema = z.object({
     .default(null),
   /** Role id to how that part is piped in two tones here. */
   twoTone: z.record(idSchema, twoToneSchema).default({}),
+  /** Layer id to a colour of its own, where this order pipes it in another than its role's: what nobody sees in plain icing. */
+  layerColours: z.record(idSchema, idSchema).default({}),
   added: z.array(addedLayerSchema).max(12, 'At most 12 layers added to a flower.').default([]),
 })
 export type PlacedFlower = z.infer<typeof placedFlowerSchema>

@@ -1,6 +1,6 @@
 import type { PlacedFlower } from './order.ts'
 
-/** A placed flower with every colour that it names looked up anew: those of its roles, second tones and added layers. */
+/** A placed flower with every colour that it names looked up anew: those of its roles, second tones, single layers and added ones. */
 export function recoloured(placed: PlacedFlower, idOf: (colourId: string) => string): PlacedFlower {
   return {
     ...placed,
@@ -10,6 +10,9 @@ export function recoloured(placed: PlacedFlower, idOf: (colourId: string) => str
         role,
         { ...tone, colourId: idOf(tone.colourId) },
       ]),
+    ),
+    layerColours: Object.fromEntries(
+      Object.entries(placed.layerColours).map(([layer, id]) => [layer, idOf(id)]),
     ),
     added: placed.added.map((a) => ({ ...a, colourId: idOf(a.colourId) })),
   }

@@ -33,6 +33,7 @@ export function placeFlower(
     leftOut: [],
     batch: null,
     twoTone: {},
+    layerColours: {},
     added: [],
   }
   return {

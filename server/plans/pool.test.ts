@@ -73,6 +73,7 @@ describe('the size of an order', () => {
       leftOut: [],
       batch: null,
       twoTone: {},
+      layerColours: {},
       added: [],
     })
     const flowers = Math.ceil(layersWanted / rose.layers.length)

@@ -4,6 +4,7 @@ import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { BagSearch } from '#core/plan/bagOffers'
 import type { FewerOffer } from '#core/plan/fewer/offer'
+import type { OtherWays } from '#core/plan/fewer/otherWays'
 import type { Searcher } from './bags.worker.ts'
 
 let remote: Comlink.Remote<Searcher> | null = null
@@ -48,8 +49,8 @@ const AT_REST_MS = 900
 export function useFewer(
   order: Order,
   workshop: Workshop,
-): { offer: FewerOffer | null; error: Error | null } {
-  const [found, setFound] = useState<{ of: Order; offer: FewerOffer } | null>(null)
+): { offer: (FewerOffer & OtherWays) | null; error: Error | null } {
+  const [found, setFound] = useState<{ of: Order; offer: FewerOffer & OtherWays } | null>(null)
   const [error, setError] = useState<Error | null>(null)
   useEffect(() => {
     setError(null)

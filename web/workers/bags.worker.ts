@@ -3,6 +3,7 @@ import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { type BagSearch, searchBags } from '#core/plan/bagOffers'
 import { type FewerOffer, fewerOffer } from '#core/plan/fewer/offer'
+import { type OtherWays, otherWays } from '#core/plan/fewer/otherWays'
 
 let running = 0
 let looking = 0
@@ -25,12 +26,12 @@ const searcher = {
     return true
   },
   /** Looks for fewer bags and tips; null when another look has taken its place. */
-  async fewer(order: Order, workshop: Workshop): Promise<FewerOffer | null> {
+  async fewer(order: Order, workshop: Workshop): Promise<(FewerOffer & OtherWays) | null> {
     const own = ++looking
     const search = fewerOffer(order, workshop)
     for (;;) {
       const { value, done } = search.next()
-      if (done) return value
+      if (done) return { ...value, ...otherWays(order, workshop) }
       await new Promise((resume) => setTimeout(resume))
       if (own !== looking) return null
     }

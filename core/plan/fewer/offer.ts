@@ -4,8 +4,6 @@ import type { Workshop } from '../../model/workshop.ts'
 import { demand, type FittedPlacement } from '../demand.ts'
 import { planOrder } from '../index.ts'
 import { lookUp } from '../lookup.ts'
-import { type BatchOffer, batchOffers } from './batches.ts'
-import { type BuyOffer, buyOffers } from './buying.ts'
 import { type Change, withChanges } from './change.ts'
 import { allOf, fewer, type Move, WISHES, type Wish } from './search.ts'
 import { scalesFor } from './weigh.ts'
@@ -55,9 +53,6 @@ export interface FewerChoice {
 export interface FewerOffer {
   before: Takes
   choices: FewerChoice[]
-  /** Ways to work and things to buy that save more, for the order as it is. */
-  batches: BatchOffer[]
-  buys: BuyOffer[]
 }
 
 /** Searches for them; yields how far it is, 0 to 1. An offer without choices says that there is none. */
@@ -84,12 +79,7 @@ export function* fewerOffer(order: Order, workshop: Workshop): Generator<number,
   }
   const before = takes(planOrder(separate, workshop), workshop)
   const choices = found.map(({ wish, moves }) => choice(separate, workshop, wish, moves, scales.kept))
-  return {
-    before,
-    choices: front(choices),
-    batches: batchOffers(order, workshop),
-    buys: buyOffers(order, workshop),
-  }
+  return { before, choices: front(choices) }
 }
 
 /** The order with all these changes; the bags are planned anew. */

@@ -32,7 +32,7 @@ export function Fewer() {
         <p className="quiet">A few seconds for a large order; go on meanwhile.</p>
       </Card>
     )
-  const others = <OtherWays batches={offer.batches} buys={offer.buys} />
+  const others = <OtherWays {...offer} />
   const chosen = offer.choices.find((c) => c.id === chosenId) ?? offer.choices[0]
   if (!chosen)
     return (

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core'
 import { Link } from 'react-router'
 import { type BatchOffer, inBatches } from '#core/plan/fewer/batches'
-import type { BuyOffer } from '#core/plan/fewer/buying'
+import { type HiddenChoice, piped } from '#core/plan/fewer/hidden'
+import type { OtherWays as Ways } from '#core/plan/fewer/otherWays'
 import { counted, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
@@ -9,9 +10,9 @@ import { useWeight } from '../../../parts/weight.tsx'
 import { DECIDE_MINUTES } from './decide.ts'
 import css from './Fewer.module.css'
 
-/** Flowers over batches of nail squares, and what would be worth buying; nothing where neither helps. */
-export function OtherWays({ batches, buys }: { batches: readonly BatchOffer[]; buys: readonly BuyOffer[] }) {
-  const { edit } = useOrderEditor()
+/** Flowers over batches of nail squares, what nobody sees, and what would be worth buying; nothing where neither helps. */
+export function OtherWays({ batches, buys, hidden }: Ways) {
+  const { workshop, edit } = useOrderEditor()
   const weight = useWeight()
   return (
     <>
@@ -42,6 +43,36 @@ export function OtherWays({ batches, buys }: { batches: readonly BatchOffer[]; b
                   }
                 >
                   Work so
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {hidden && (
+        <section aria-label="What nobody sees">
+          <h3 className={css.other}>What nobody sees</h3>
+          <p className="quiet">
+            {weight(hidden.grams)} under petals: {listed([...new Set(hidden.layers.map((l) => l.words))])}.
+            All in one icing:
+          </p>
+          <ul className={css.ways}>
+            {hidden.choices.map((c) => (
+              <li key={c.name}>
+                <span>
+                  <strong>{capital(c.name)}</strong>
+                  <br />
+                  <span className="quiet">{hiddenWords(c, weight)}</span>
+                </span>
+                <Button
+                  size="compact-md"
+                  onClick={() =>
+                    edit(`what nobody sees in ${c.name}`, (o) =>
+                      piped(o, workshop, hidden.layers, c.colourId),
+                    )
+                  }
+                >
+                  Pipe them so
                 </Button>
               </li>
             ))}
@@ -87,6 +118,20 @@ const savedWords = ({ saves }: BatchOffer) =>
   ]
     .filter(Boolean)
     .join(', ')
+
+function hiddenWords({ saves, colourId }: HiddenChoice, weight: (grams: number) => string): string {
+  const minutes = Math.round(saves.minutes)
+  const grams = Math.abs(saves.colouredGrams)
+  return [
+    minutes !== 0 && `${formatMinutes(Math.abs(minutes))} ${minutes > 0 ? 'fewer' : 'more'}`,
+    saves.bags !== 0 && `${counted(Math.abs(saves.bags), 'bag')} ${saves.bags > 0 ? 'fewer' : 'more'}`,
+    saves.bowls !== 0 && `${counted(Math.abs(saves.bowls), 'bowl')} ${saves.bowls > 0 ? 'fewer' : 'more'}`,
+    grams >= 5 && `${weight(grams)} ${saves.colouredGrams > 0 ? 'less' : 'more'} to colour`,
+    colourId === null && 'any clean leftover of that stiffness does instead of the plain bowl',
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
 
 const listed = (names: readonly string[]) =>
   names

@@ -16,7 +16,7 @@ const shareSchema = twoToneSchema.shape.share.unwrap()
 const START_SHARE = 0.3
 const batchSchema = placedFlowerSchema.shape.batch.unwrap().unwrap()
 
-type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone' | 'added' | 'batch'>
+type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone' | 'layerColours' | 'added' | 'batch'>
 
 /** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out or added, in batches. */
 export function OwnWay(props: {
