@@ -13,6 +13,8 @@ const NOT_A_NUMBER = 'Type a number, such as 12 or 2.5.'
  * it is asked about and not guessed.
  */
 export function readNumber(text: string, unit = ''): TypedNumber {
+  const fraction = readFraction(text, unit)
+  if (fraction !== null) return { kind: 'number', value: fraction }
   const bare = text
     .trim()
     .replace(new RegExp(`\\s*${unit.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`, 'i'), '')
@@ -29,6 +31,15 @@ export function readNumber(text: string, unit = ''): TypedNumber {
   const plain = withPoint(bare)
   if (plain === null || !/^-?(\d+\.?\d*|\.\d+)$/.test(plain)) return { kind: 'unclear', why: NOT_A_NUMBER }
   return { kind: 'number', value: Number(plain) }
+}
+
+/** "1/2" or "2 1/2", as a ruler in inches is read; null for anything else. */
+function readFraction(text: string, unit: string): number | null {
+  const match = /^(?:(\d+)[\s-]+)?(\d+)\s*[/⁄]\s*(\d+)\s*(\S*)$/.exec(text.trim())
+  if (!match) return null
+  const [, count = '0', over, under, rest] = match
+  if (Number(under) === 0 || (rest !== '' && rest?.toLowerCase() !== unit.toLowerCase())) return null
+  return Number(count) + Number(over) / Number(under)
 }
 
 /** With one decimal point and nothing between thousands; null where the marks make no number. */

@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { counted, formatLiquid, formatMinutes, formatWeight, onScale } from './units.ts'
+import { readNumber } from './numbers.ts'
+import { seeded } from './random.ts'
+import {
+  counted,
+  formatLength,
+  formatLiquid,
+  formatMinutes,
+  formatParts,
+  formatWeight,
+  GRAMS_PER_OUNCE,
+  onScale,
+} from './units.ts'
 
 describe('words for figures', () => {
   it.each([
@@ -39,5 +50,59 @@ describe('words for figures', () => {
 
   it('counts one and many', () => {
     expect([counted(1, 'bag'), counted(1200, 'piece')]).toEqual(['1 bag', '1,200 pieces'])
+  })
+})
+
+describe('parts of a whole', () => {
+  const figure = (shown: string) => Number(shown.replace(/[^\d.]/g, ''))
+
+  it('sum as they are shown, by the part that lost most', () => {
+    // a whole below five ounces is told in hundredths, and all of its parts with it
+    const thirds = [29.49, 29.49, 28.92]
+    expect(formatParts(thirds, 'ounces')).toEqual({
+      parts: ['1.04 oz', '1.04 oz', '1.02 oz'],
+      total: '3.1 oz',
+    })
+    expect(formatParts([33.4, 33.4, 33.4], 'grams')).toEqual({
+      parts: ['34 g', '33 g', '33 g'],
+      total: '100 g',
+    })
+    expect(formatParts([], 'grams').total).toBe('0 g')
+  })
+
+  it('sum in every order of size, and none is further off than one step', () => {
+    const random = seeded(3)
+    for (const units of ['grams', 'ounces'] as const)
+      for (let round = 0; round < 200; round++) {
+        const grams = Array.from({ length: 1 + Math.floor(random() * 9) }, () => 10 ** (4 * random() - 1))
+        const { parts, total } = formatParts(grams, units)
+        expect(parts.map(figure).reduce((a, b) => a + b)).toBeCloseTo(figure(total), 6)
+        const unit = units === 'ounces' ? GRAMS_PER_OUNCE : 1
+        const step = units === 'ounces' ? 0.1 : 1
+        parts.forEach((p, i) => {
+          expect(Math.abs(figure(p) - grams[i]! / unit)).toBeLessThanOrEqual(step + 1e-9)
+        })
+      }
+  })
+})
+
+describe('lengths', () => {
+  it('are told as a ruler has them', () => {
+    expect(formatLength(65, 'millimetres')).toBe('65 mm')
+    expect(formatLength(6.3, 'millimetres')).toBe('6.5 mm')
+    // 65 / 25.4 = 2.559: 2 9/16 is 2.5625
+    expect(formatLength(65, 'inches')).toBe('2 9/16 in')
+    expect(formatLength(203.2, 'inches')).toBe('8 in')
+    expect(formatLength(12.7, 'inches')).toBe('1/2 in')
+    // eighths from six inches on: 220 mm are 8.66
+    expect(formatLength(220, 'inches')).toBe('8 5/8 in')
+  })
+
+  it('are read as a ruler is, fractions and all', () => {
+    expect(readNumber('2 1/2', 'in')).toEqual({ kind: 'number', value: 2.5 })
+    expect(readNumber('3/8 in', 'in')).toEqual({ kind: 'number', value: 0.375 })
+    expect(readNumber('2-1/4', 'in')).toEqual({ kind: 'number', value: 2.25 })
+    expect(readNumber('1/0', 'in').kind).toBe('unclear')
+    expect(readNumber('1/2 cup', 'in').kind).toBe('unclear')
   })
 })

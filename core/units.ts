@@ -15,6 +15,63 @@ export function formatWeight(grams: number, units: 'grams' | 'ounces'): string {
   return `${(grams < 9.95 ? oneDecimal : whole).format(grams)} g`
 }
 
+/** Below these totals parts are shown in tenths of a gram, and in hundredths of an ounce. */
+const FINE_GRAMS = 9.95
+const FINE_OUNCES = 4.995
+
+/**
+ * Parts of a whole and the whole, all to one step, so that the parts sum to it as they are shown: each is rounded down
+ * and what is left goes to those that lost most (largest remainders). A part of next to nothing may show as 0.
+ */
+export function formatParts(
+  grams: readonly number[],
+  units: 'grams' | 'ounces',
+): { parts: string[]; total: string } {
+  const unit = units === 'ounces' ? GRAMS_PER_OUNCE : 1
+  const sum = grams.reduce((all, g) => all + g, 0) / unit
+  const fine = units === 'ounces' ? sum < FINE_OUNCES : sum < FINE_GRAMS
+  const decimals = units === 'ounces' ? (fine ? 2 : 1) : fine ? 1 : 0
+  const perStep = 10 ** decimals / unit
+  const steps = grams.map((g) => g * perStep)
+  const total = Math.round(steps.reduce((all, s) => all + s, 0))
+  const whole = steps.map((s) => Math.floor(s + 1e-9))
+  let left = total - whole.reduce((all, s) => all + s, 0)
+  const byRemainder = steps.map((_, i) => i).sort((a, b) => steps[b]! - whole[b]! - (steps[a]! - whole[a]!))
+  for (const i of byRemainder) if (left-- > 0) whole[i]! += 1
+  const format = new Intl.NumberFormat('en-GB', { maximumFractionDigits: decimals })
+  const shown = (n: number) => `${format.format(n / 10 ** decimals)} ${units === 'ounces' ? 'oz' : 'g'}`
+  return { parts: whole.map(shown), total: shown(total) }
+}
+
+/** What lengths of pieces and flowers are told in; openings and recipes are always in millimetres. */
+export type LengthUnit = 'millimetres' | 'inches'
+
+/** International inch in millimetres, exact by definition. */
+export const MM_PER_INCH = 25.4
+/** A ruler in a kitchen has sixteenths, and nobody reads them from here on. */
+const COARSE_INCHES = 6
+
+/** A length for reading: whole millimetres (halves below ten), or inches to a sixteenth, an eighth from six on. */
+export function formatLength(mm: number, unit: LengthUnit): string {
+  if (unit === 'millimetres') return `${benchMm(mm)} mm`
+  const inches = mm / MM_PER_INCH
+  const parts = inches < COARSE_INCHES ? 16 : 8
+  const all = Math.round(inches * parts)
+  const [over, under] = lowestTerms(all % parts, parts)
+  const count = Math.floor(all / parts)
+  if (over === 0) return `${count} in`
+  return `${count > 0 ? `${count} ` : ''}${over}/${under} in`
+}
+
+/** A length as a ruler and a hand have it: whole millimetres, halves below ten. */
+export function benchMm(mm: number): number {
+  return mm < 10 ? Math.round(2 * mm) / 2 : Math.round(mm)
+}
+
+function lowestTerms(over: number, under: number): [number, number] {
+  return over > 0 && over % 2 === 0 ? lowestTerms(over / 2, under / 2) : [over, under]
+}
+
 /** A level teaspoon of water, milk or syrup, and a drop of it, g: near enough for thinning icing. */
 const TEASPOON_GRAMS = 5
 const WATER_DROP_GRAMS = 0.05

@@ -9,6 +9,7 @@ import { catalogueTips } from './tips.ts'
 export const starterSettings: Settings = {
   bakery: 'My bakery',
   units: 'grams',
+  lengths: 'millimetres',
   hand: 'right',
   theme: 'light',
   largeType: false,

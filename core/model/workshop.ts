@@ -21,6 +21,8 @@ export type BagStock = z.infer<typeof bagStockSchema>
 export const settingsSchema = z.object({
   bakery: nameSchema,
   units: z.enum(['grams', 'ounces']),
+  /** What pieces, flowers and boxes are measured in; openings and recipes are always in millimetres. */
+  lengths: z.enum(['millimetres', 'inches']).default('millimetres'),
   hand: z.enum(['right', 'left']),
   theme: z.enum(['light', 'dark']),
   largeType: z.boolean(),

@@ -5,7 +5,7 @@ import { newColour } from '../model/newColour.ts'
 import type { Order, OrderColour } from '../model/order.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { formatWeight } from '../units.ts'
+import { formatLength, formatWeight } from '../units.ts'
 
 /** The order and workshop by id, as every stage needs them. */
 export interface Lookup {
@@ -19,6 +19,8 @@ export interface Lookup {
   fit: ReturnType<typeof rememberingFitter>
   /** A weight in the bakery's units. */
   weight(grams: number): string
+  /** A length in the bakery's units. */
+  length(mm: number): string
 }
 
 /** Colour of a role that nobody has chosen a colour for yet. */
@@ -53,6 +55,7 @@ export function lookUp(order: Order, workshop: Workshop): Lookup {
     },
     fit: rememberingFitter(workshop.tips),
     weight: (grams) => formatWeight(grams, workshop.settings.units),
+    length: (mm) => formatLength(mm, workshop.settings.lengths),
   }
 }
 

@@ -20,5 +20,5 @@ export const cookie: SurfaceDefinition<typeof schema> = {
   fillingAreaMm2: null,
   topRiseMm: () => 0,
   edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
-  describe: (s) => `${s.diameterMm} mm round`,
+  describe: (s, length) => `${length(s.diameterMm)} round`,
 }

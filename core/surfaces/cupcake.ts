@@ -23,5 +23,5 @@ export const cupcake: SurfaceDefinition<typeof schema> = {
   fillingAreaMm2: null,
   topRiseMm: (s) => s.domeMm,
   edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
-  describe: (s) => `${s.diameterMm} mm, ${s.domeMm > 0 ? `domed ${s.domeMm} mm` : 'flat'}`,
+  describe: (s, length) => `${length(s.diameterMm)}, ${s.domeMm > 0 ? `domed ${length(s.domeMm)}` : 'flat'}`,
 }

@@ -28,5 +28,5 @@ export const sheet: SurfaceDefinition<typeof schema> = {
     { id: 'top', label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
     { id: 'foot', label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
   ],
-  describe: (s) => `${s.lengthMm} × ${s.widthMm} × ${s.heightMm} mm`,
+  describe: (s, length) => `${length(s.lengthMm)} × ${length(s.widthMm)} × ${length(s.heightMm)}`,
 }

@@ -26,5 +26,5 @@ export interface SurfaceDefinition<S extends z.ZodObject = z.ZodObject> {
   topRiseMm(shape: z.infer<S>): number
   edges(shape: z.infer<S>): Edge[]
   /** Measures in words: "58 mm, domed". */
-  describe(shape: z.infer<S>): string
+  describe(shape: z.infer<S>, length: (mm: number) => string): string
 }

@@ -33,5 +33,5 @@ export const tier: SurfaceDefinition<typeof schema> = {
     { id: 'top', label: 'top edge', lengthMm: Math.PI * s.diameterMm },
     { id: 'foot', label: 'foot', lengthMm: Math.PI * s.diameterMm },
   ],
-  describe: (s) => `${s.diameterMm} × ${s.heightMm} mm`,
+  describe: (s, length) => `${length(s.diameterMm)} × ${length(s.heightMm)}`,
 }

@@ -32,7 +32,8 @@ export function NumberField(props: FieldProps & { value: number; onChange: (valu
   )
 }
 
-function checked<T extends number | null>(
+/** Takes on a number that the schema allows, and says what is wrong with one that it does not. */
+export function checked<T extends number | null>(
   number: T,
   schema: z.ZodType<T>,
   before: T,

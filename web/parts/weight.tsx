@@ -1,10 +1,16 @@
-import { formatLiquid, formatWeight, onScale } from '#core/units'
+import { formatLiquid, formatParts, formatWeight, onScale } from '#core/units'
 import { useWorkshop } from '../data/workshop.ts'
 
 /** Formats weights in the bakery's units. */
 export function useWeight(): (grams: number) => string {
   const units = useWorkshop().workshop?.settings.units ?? 'grams'
   return (grams) => formatWeight(grams, units)
+}
+
+/** Formats parts and their whole so that they sum as they are shown. */
+export function useParts(): (grams: readonly number[]) => ReturnType<typeof formatParts> {
+  const units = useWorkshop().workshop?.settings.units ?? 'grams'
+  return (grams) => formatParts(grams, units)
 }
 
 /** What the bakery's own scale and spoons can measure: grams to weigh, and liquid. */

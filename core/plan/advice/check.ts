@@ -28,8 +28,3 @@ export function say(
 ): Advice {
   return { code, severity, message, about, remedy }
 }
-
-const millimetres = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 })
-
-/** Whole millimetres in words. */
-export const mm = (value: number): string => `${millimetres.format(value)} mm`

@@ -2,7 +2,7 @@ import { type FlowerCheck, flowerChecks } from '../../flowers/checks.ts'
 import type { FittedFlower } from '../../flowers/resolve.ts'
 import type { Flower } from '../../model/flower.ts'
 import { surfaceDefinition } from '../../surfaces/index.ts'
-import { type AdviceCheck, mm, say } from './check.ts'
+import { type AdviceCheck, say } from './check.ts'
 
 const known = new WeakMap<FittedFlower, FlowerCheck[]>()
 
@@ -48,7 +48,7 @@ export const tooTallForBox: AdviceCheck = ({ at, placements }) => {
         'touches-the-lid',
         'decide',
         { kind: 'piece', id: piece.id },
-        `${tallest.flower.name} stands ${mm(high)} above ${piece.name}, and the box leaves ${mm(boxMm)}: the lid will touch it. Take a higher box, or a smaller flower.`,
+        `${tallest.flower.name} stands ${at.length(high)} above ${piece.name}, and the box leaves ${at.length(boxMm)}: the lid will touch it. Take a higher box, or a smaller flower.`,
       ),
     ]
   })

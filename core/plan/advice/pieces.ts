@@ -1,8 +1,8 @@
 import { surfaceDefinition } from '../../surfaces/index.ts'
-import { type AdviceCheck, mm, say } from './check.ts'
+import { type AdviceCheck, say } from './check.ts'
 
 /** Flowers wider than the piece they stand on. */
-export const tooWide: AdviceCheck = ({ placements }) =>
+export const tooWide: AdviceCheck = ({ at, placements }) =>
   placements.flatMap(({ piece, placed, flower, fitted }) => {
     if (flower.form === 'border' || flower.form === 'vine') return []
     const across = surfaceDefinition(piece.shape.kind).topAcrossMm(piece.shape)
@@ -14,9 +14,9 @@ export const tooWide: AdviceCheck = ({ placements }) =>
         'wider-than-piece',
         'decide',
         { kind: 'piece', id: piece.id },
-        `${flower.name} is ${mm(wide)} wide and ${piece.name} only ${mm(across)}: it will hang over the edge. Make it ${mm(sizeMm)}.`,
+        `${flower.name} is ${at.length(wide)} wide and ${piece.name} only ${at.length(across)}: it will hang over the edge. Make it ${at.length(sizeMm)}.`,
         {
-          label: `Make it ${mm(sizeMm)}`,
+          label: `Make it ${at.length(sizeMm)}`,
           change: { kind: 'setSize', pieceId: piece.id, placedId: placed.id, sizeMm },
         },
       ),

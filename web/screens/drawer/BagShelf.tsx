@@ -2,6 +2,7 @@ import { type BagStock, bagStockSchema, settingsSchema, type Workshop } from '#c
 import { bagVolumeMl, usableGrams } from '#core/plan/bagStock'
 import { editBag, editSettings } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
+import { LengthField } from '../../parts/length.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import css from './Drawer.module.css'
@@ -52,9 +53,8 @@ function BagLine({ bag, workshop }: { bag: BagStock; workshop: Workshop }) {
         <strong>{bag.name}</strong>
         <div className="quiet">{kindWords[bag.kind]}</div>
       </div>
-      <NumberField
+      <LengthField
         label={`Length of ${bag.name}`}
-        unit="mm"
         value={bag.lengthMm}
         schema={shape.lengthMm}
         onChange={(lengthMm) => change({ lengthMm })}

@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { z } from 'zod'
-import { benchMm, sizeWords } from '#core/flowers/sizeWords'
+import { sizeWords } from '#core/flowers/sizeWords'
 import { type Flower, flowerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
-import { counted, formatMinutes } from '#core/units'
+import { counted, formatLength, formatMinutes } from '#core/units'
 import { useWorkshop } from '../../data/workshop.ts'
 import { Card, Stat, Stats } from '../../parts/Card.tsx'
 import { NumberField } from '../../parts/NumberField.tsx'
@@ -48,8 +48,8 @@ export function FlowerFigures(props: {
     >
       <WeighOne flower={flower} workshop={workshop} opened={weighing} close={() => setWeighing(false)} />
       <Stats>
-        <Stat name="across">{sizeWords(picture.measure)}</Stat>
-        <Stat name="high">{benchMm(heightMm)} mm</Stat>
+        <Stat name="across">{sizeWords(picture.measure, workshop.settings.lengths)}</Stat>
+        <Stat name="high">{formatLength(heightMm, workshop.settings.lengths)}</Stat>
         <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density * factor)}</Stat>
         <Stat name="hands-on">{seconds < 90 ? `${Math.round(seconds)} s` : formatMinutes(seconds / 60)}</Stat>
       </Stats>

@@ -31,7 +31,7 @@ export function FlowerTile(props: { flower: Flower; workshop: Workshop; onClick?
       </span>
       <span className={css.name}>{flower.name}</span>
       <span className={css.words}>
-        {picture ? `${sizeWords(picture.measure)}, ` : ''}
+        {picture ? `${sizeWords(picture.measure, workshop.settings.lengths)}, ` : ''}
         {flower.setting === 'nail' ? 'on a nail' : 'in place'}
       </span>
     </>

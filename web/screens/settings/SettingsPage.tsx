@@ -111,6 +111,12 @@ export function SettingsPage() {
                 data={['grams', 'ounces']}
               />
               <Choice
+                label="Lengths in"
+                value={settings.lengths}
+                onChange={(lengths) => change({ lengths: lengths as Settings['lengths'] })}
+                data={['millimetres', 'inches']}
+              />
+              <Choice
                 label="Piping hand"
                 value={settings.hand}
                 onChange={(hand) => change({ hand: hand as Settings['hand'] })}

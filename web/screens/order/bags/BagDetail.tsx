@@ -8,7 +8,7 @@ import { counted } from '#core/units'
 import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
-import { useWeight } from '../../../parts/weight.tsx'
+import { useParts, useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
 import { PX_PER_MM } from './Bags.tsx'
 import { bagDrawn } from './bagDrawn.ts'
@@ -18,6 +18,7 @@ import { Pins } from './Pins.tsx'
 export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; order: Order }) {
   const { bag, plan, workshop, order } = props
   const weight = useWeight()
+  const inIt = useParts()(bag.load.map((l) => l.grams))
   const drawn = bagDrawn(bag, plan, workshop)
   const hexes = new Map(plan.colours.map((c) => [c.id, c.hex]))
   const uses = plan.uses.filter((u) => bag.useIds.includes(u.id))
@@ -31,7 +32,7 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
         {bag.load.map((l, i) => (
           <li key={l.colourId}>
             <NamedDab hex={hexes.get(l.colourId) ?? '#ffffff'} name={drawn.colourNames[i]!} />
-            <span className="figure">{weight(l.grams)}</span>
+            <span className="figure">{inIt.parts[i]}</span>
           </li>
         ))}
       </ul>
@@ -116,6 +117,6 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
           ? 'Cut the point to size when it is filled.'
           : 'The tip sits straight in the bag.'
         : `${bag.coupler === 'large' ? 'Large' : 'Standard'} coupler, ${counted(bag.changes, 'change')}.`
-    return `${weight(bag.grams)} in ${where.startsWith('a ') ? where : `one ${where}`}${times}. ${tip} Two thirds full at most: twist it shut and push out the air.`
+    return `${inIt.total} in ${where.startsWith('a ') ? where : `one ${where}`}${times}. ${tip} Two thirds full at most: twist it shut and push out the air.`
   }
 }

@@ -10,8 +10,9 @@ import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
+import { OptionalLengthField } from '../../../parts/length.tsx'
 import { MomentField } from '../../../parts/MomentField.tsx'
-import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Brief.module.css'
@@ -62,9 +63,8 @@ export function Brief() {
               { value: 'onSite', label: 'Finished on site' },
             ]}
           />
-          <OptionalNumberField
+          <OptionalLengthField
             label="The box leaves above each piece"
-            unit="mm"
             value={order.boxMm}
             schema={shape.boxMm.unwrap().unwrap()}
             onChange={set('boxMm', 'box')}

@@ -12,7 +12,7 @@ import { Petals, Smear } from '../../../drawings/Petal.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { HexInput } from '../../../parts/HexInput.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
-import { useWeight } from '../../../parts/weight.tsx'
+import { useParts, useWeight } from '../../../parts/weight.tsx'
 import { CameOut } from './CameOut.tsx'
 import css from './Colours.module.css'
 import { wearersOf } from './wearersOf.ts'
@@ -240,6 +240,7 @@ export function ColourDetail(props: {
 function Pretint({ pretint, grams }: { pretint: NonNullable<BowlAnswer['pretint']>; grams: number }) {
   const weight = useWeight()
   const { tintGrams, takeGrams, plainGrams, mix } = pretint
+  const [taken, plain] = useParts()([takeGrams, plainGrams]).parts
   return (
     <section className={css.pretint} aria-label="By a strong tint">
       <p>
@@ -247,8 +248,8 @@ function Pretint({ pretint, grams }: { pretint: NonNullable<BowlAnswer['pretint'
       </p>
       <p>
         Tint {weight(tintGrams)} of icing with{' '}
-        {mix.doses.map((d) => `${d.words} ${d.name.toLowerCase()}`).join(', ')}; stir {weight(takeGrams)} of
-        it into {weight(plainGrams)} of plain icing.
+        {mix.doses.map((d) => `${d.words} ${d.name.toLowerCase()}`).join(', ')}; stir {taken} of it into{' '}
+        {plain} of plain icing.
       </p>
     </section>
   )

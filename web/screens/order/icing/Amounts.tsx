@@ -8,14 +8,25 @@ import { FlowDiagram } from '../../../drawings/FlowDiagram.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
 import { DataTable } from '../../../parts/DataTable.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
-import { useMeasures, useWeight, Was } from '../../../parts/weight.tsx'
+import { useMeasures, useParts, useWeight, Was } from '../../../parts/weight.tsx'
 import css from './Icing.module.css'
 
 /** How much of what to make: base and ingredients, bowls in figures, and where every gram goes. */
 export function Amounts() {
   const { order, plan, before, workshop } = useOrderEditor()
   const weight = useWeight()
+  const parts = useParts()
   if (!plan) return null
+  const { totals, reserve, residues } = plan
+  const whys: [string, number][] = [
+    ['lands on the pieces', totals.pipedGrams],
+    ['spares and spoiled', reserve.spoiled],
+    ['practice', reserve.practice],
+    ['against running short', reserve.margin],
+    ['stays in bags', residues.bags + residues.topUps],
+    ['stays in bowls, rounding', residues.bowls + residues.rounding],
+  ]
+  const shown = parts(whys.map(([, grams]) => grams))
   const csv = (table: string) => `/api/orders/${order.id}/plan/${table}.csv`
   return (
     <div className={css.page}>
@@ -27,14 +38,12 @@ export function Amounts() {
           ))}
         <Card title="What is mixed, and why">
           <Stats>
-            <Stat name="lands on the pieces">{weight(plan.totals.pipedGrams)}</Stat>
-            <Stat name="spares and spoiled">{weight(plan.reserve.spoiled)}</Stat>
-            <Stat name="practice">{weight(plan.reserve.practice)}</Stat>
-            <Stat name="against running short">{weight(plan.reserve.margin)}</Stat>
-            <Stat name="stays in bags">{weight(plan.residues.bags + plan.residues.topUps)}</Stat>
-            <Stat name="stays in bowls, rounding">
-              {weight(plan.residues.bowls + plan.residues.rounding)}
-            </Stat>
+            {whys.map(([name], i) => (
+              <Stat key={name} name={name}>
+                {shown.parts[i]}
+              </Stat>
+            ))}
+            <Stat name="mixed in all">{shown.total}</Stat>
           </Stats>
         </Card>
       </div>
@@ -73,16 +82,17 @@ function BaseCard({ base }: { base: Base }) {
     if (workshop.settings.units !== 'ounces' || !cupGrams) return null
     return <span className="quiet">{formatCups(grams, cupGrams)}</span>
   }
+  const shown = useParts()(base.ingredients.map((i) => i.grams))
   return (
     <Card
-      title={`Make ${weight(base.grams)} of ${base.name.toLowerCase()}`}
+      title={`Make ${shown.total} of ${base.name.toLowerCase()}`}
       aside={count > 1 ? `in ${counted(count, 'make')} of ${weight(base.makes[0]!)}` : 'in one make'}
     >
       <ul className={css.ingredients}>
-        {base.ingredients.map((i) => (
+        {base.ingredients.map((i, at) => (
           <li key={i.name}>
             <span>{i.name}</span>
-            <span className="figure">{weight(i.grams)}</span>
+            <span className="figure">{shown.parts[at]}</span>
             {cups(i.name, i.grams)}
             {count > 1 && <span className="quiet">{weight(i.grams / count)} a make</span>}
           </li>

@@ -3,14 +3,15 @@ import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { flowerForOrder } from '#core/flowers/forOrder'
-import { benchMm } from '#core/flowers/sizeWords'
 import type { Flower } from '#core/model/flower'
 import { newColour } from '#core/model/newColour'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { surfaceDefinition } from '#core/surfaces/index'
+import { benchMm } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
+import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { Dab } from '../../../parts/Swatch.tsx'
@@ -103,10 +104,9 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
           {units && <span className="quiet">{Math.round(units.flowers / piece.count)} units</span>}
         </div>
       )}
-      <NumberField
+      <LengthField
         hideLabel
         label={`Size of ${flower.name}`}
-        unit="mm"
         decimals={1}
         value={placed.sizeMm ?? benchMm(picture?.measure.diameterMm ?? 0)}
         schema={sizeSchema}

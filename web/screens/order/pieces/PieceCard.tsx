@@ -9,6 +9,7 @@ import { duplicatePiece } from '#core/orders/new'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { type DrawnFlower, PiecePicture } from '../../../drawings/PiecePicture.tsx'
+import { LengthField, useLength } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { tell } from '../../../parts/notify.tsx'
@@ -26,6 +27,7 @@ type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Parti
 export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
   const { order, workshop, plan, before, edit, undo } = useOrderEditor()
   const [choosing, setChoosing] = useState(false)
+  const length = useLength()
   const weight = useWeight()
   const change: ChangePiece = (label, part) =>
     edit(
@@ -73,7 +75,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
           workshop={workshop}
           size={190}
         />
-        <p className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape)}</p>
+        <p className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</p>
         {grams !== undefined && (
           <p>
             <span className={`${css.grams} figure`}>{weight(grams / piece.count)}</span>{' '}
@@ -255,9 +257,8 @@ function Spreads(props: { piece: Piece; change: ChangePiece }) {
                 onChange={(colourId) => colourId && set({ colourId })}
                 data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
               />
-              <NumberField
+              <LengthField
                 label="Thickness"
-                unit="mm"
                 step={0.5}
                 width={96}
                 value={spread.thicknessMm}

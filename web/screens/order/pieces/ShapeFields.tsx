@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { type Surface, surfaceDefinition } from '#core/surfaces/index'
-import { NumberField } from '../../../parts/NumberField.tsx'
+import { LengthField } from '../../../parts/length.tsx'
 
 /** Words for the measures that the surfaces' schemas name. */
 const words: Record<string, string> = {
@@ -19,10 +19,9 @@ export function ShapeFields(props: { shape: Surface; onChange: (part: Partial<Su
   return Object.entries(shape)
     .filter((entry): entry is [string, number] => typeof entry[1] === 'number')
     .map(([key, value]) => (
-      <NumberField
+      <LengthField
         key={key}
         label={words[key] ?? key}
-        unit="mm"
         width={104}
         value={value}
         schema={fields[key]!}
