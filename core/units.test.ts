@@ -5,6 +5,7 @@ import {
   counted,
   formatLength,
   formatLiquid,
+  formatMinuteParts,
   formatMinutes,
   formatParts,
   formatWeight,
@@ -104,5 +105,18 @@ describe('lengths', () => {
     expect(readNumber('2-1/4', 'in')).toEqual({ kind: 'number', value: 2.25 })
     expect(readNumber('1/0', 'in').kind).toBe('unclear')
     expect(readNumber('1/2 cup', 'in').kind).toBe('unclear')
+  })
+})
+
+describe('minutes that are parts of a whole', () => {
+  it('sum to the whole as it is told', () => {
+    const minutes = [187.3, 92.2, 61.4, 48.8, 0.4]
+    const shown = formatMinuteParts(minutes)
+    const read = (t: string) => {
+      const [, h = '0', m] = /^(?:(\d+) h )?(\d+)/.exec(t)!
+      return 60 * Number(h) + Number(m)
+    }
+    expect(shown.map(read).reduce((a, b) => a + b)).toBe(read(formatMinutes(390.1)))
+    expect(formatMinuteParts([2.2, 3.3])).toEqual(['2 min', '4 min'])
   })
 })

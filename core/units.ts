@@ -32,15 +32,28 @@ export function formatParts(
   const fine = units === 'ounces' ? sum < FINE_OUNCES : sum < FINE_GRAMS
   const decimals = units === 'ounces' ? (fine ? 2 : 1) : fine ? 1 : 0
   const perStep = 10 ** decimals / unit
-  const steps = grams.map((g) => g * perStep)
-  const total = Math.round(steps.reduce((all, s) => all + s, 0))
-  const whole = steps.map((s) => Math.floor(s + 1e-9))
-  let left = total - whole.reduce((all, s) => all + s, 0)
-  const byRemainder = steps.map((_, i) => i).sort((a, b) => steps[b]! - whole[b]! - (steps[a]! - whole[a]!))
-  for (const i of byRemainder) if (left-- > 0) whole[i]! += 1
+  const whole = apportioned(grams.map((g) => g * perStep))
+  const total = whole.reduce((all, s) => all + s, 0)
   const format = new Intl.NumberFormat('en-GB', { maximumFractionDigits: decimals })
   const shown = (n: number) => `${format.format(n / 10 ** decimals)} ${units === 'ounces' ? 'oz' : 'g'}`
   return { parts: whole.map(shown), total: shown(total) }
+}
+
+/** Whole numbers near some numbers, that sum to their rounded sum: rounded down, and what is left to those that lost most. */
+function apportioned(numbers: readonly number[]): number[] {
+  const whole = numbers.map((n) => Math.floor(n + 1e-9))
+  const sum = (list: readonly number[]) => list.reduce((all, n) => all + n, 0)
+  let left = Math.round(sum(numbers)) - sum(whole)
+  const lost = (i: number) => numbers[i]! - whole[i]!
+  for (const i of numbers.map((_, at) => at).sort((a, b) => lost(b) - lost(a))) if (left-- > 0) whole[i]! += 1
+  return whole
+}
+
+/** Minutes as parts of a whole, to the step in which the whole is told, so that they sum as they are shown. */
+export function formatMinuteParts(minutes: readonly number[]): string[] {
+  const sum = minutes.reduce((all, m) => all + m, 0)
+  const step = sum < 10 ? 1 : 5
+  return apportioned(minutes.map((m) => m / step)).map((n) => hoursAndMinutes(n * step))
 }
 
 /** What lengths of pieces and flowers are told in; openings and recipes are always in millimetres. */
@@ -114,7 +127,10 @@ export function formatCups(grams: number, cupGrams: number): string {
 
 /** Minutes for reading: "45 min", "5 h 10". */
 export function formatMinutes(minutes: number): string {
-  const rounded = minutes < 10 ? Math.ceil(minutes) : Math.round(minutes / 5) * 5
+  return hoursAndMinutes(minutes < 10 ? Math.ceil(minutes) : Math.round(minutes / 5) * 5)
+}
+
+function hoursAndMinutes(rounded: number): string {
   if (rounded < 60) return `${rounded} min`
   return `${Math.floor(rounded / 60)} h ${String(rounded % 60).padStart(2, '0')}`
 }

@@ -7,6 +7,7 @@ import type { Bag } from '../model/plan.ts'
 import type { Settings, Workshop } from '../model/workshop.ts'
 import { orderBags } from './bagProblem.ts'
 import { asChoice, bags } from './bags.ts'
+import { bagCount } from './counts.ts'
 import { demand } from './demand.ts'
 import { lookUp } from './lookup.ts'
 import { reserve } from './reserve.ts'
@@ -115,7 +116,7 @@ export function bagFigures(filled: readonly Bag[], settings: Settings) {
   const sum = (of: (bag: Bag) => number) => filled.reduce((total, bag) => total + of(bag), 0)
   const { bagMinutes, refillMinutes, couplerMinutes, changeMinutes, washMinutes } = settings
   return {
-    bags: filled.filter((b) => b.reuses === null).length,
+    bags: bagCount(filled),
     changes: sum((b) => b.changes),
     washes: sum((b) => b.washes),
     wasteGrams: sum((b) => b.residueGrams + b.topUpGrams),

@@ -20,11 +20,19 @@ describe('the schools of mixing, for the demo order', () => {
     expect(school('carryOver').steps.at(-1)!.colourId).toBe('moss')
   })
   it('agree with the plan that each makes', () => {
-    for (const { mixing, mixedGrams, bags } of all) {
+    for (const { mixing, mixedGrams, bags, minutes } of all) {
       const plan = planOrder({ ...order, mixing }, starterWorkshop)
       expect(plan.totals.mixedGrams).toBeCloseTo(mixedGrams, 6)
       expect(plan.bags.filter((b) => b.reuses === null)).toHaveLength(bags)
+      expect(plan.totals.handsOnMinutes).toBe(minutes)
     }
+  })
+  it('save two minutes for every bowl that is tinted on and not washed', () => {
+    const { mixing } = school('carryOver')
+    const plan = planOrder({ ...order, mixing }, starterWorkshop)
+    const on = new Set(plan.batches.filter((b) => b.carriedGrams > 0).map((b) => b.colourId)).size
+    expect(on).toBeGreaterThan(2)
+    expect(plan.hands.bowls).toBe(5 * plan.batches.length - 2 * on)
   })
   it('mix less and throw less away the more is carried over', () => {
     expect(school('separate').mixedGrams).toBeCloseTo(plain.totals.mixedGrams, 6)

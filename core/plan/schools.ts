@@ -4,9 +4,10 @@ import { hexToLab, labToHex } from '../colour/lab.ts'
 import { differenceWords } from '../colour/likely.ts'
 import { baseOf, dyeFit } from '../colour/palette.ts'
 import type { Mixing, Order } from '../model/order.ts'
-import type { Batch, Plan } from '../model/plan.ts'
+import type { Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { leftGrams } from './carry.ts'
+import { bagCount, bowlCount, carriedBowls } from './counts.ts'
 import { planOrder } from './index.ts'
 import { keptBags } from './work/kept.ts'
 
@@ -41,9 +42,6 @@ export interface School {
   steps: SchoolStep[]
 }
 
-/** Minutes to scrape a bowl and a bag and tint on, against washing and beginning anew. */
-const TINT_ON_MINUTES = 3
-const WASH_MINUTES = 5
 /** In the mixed school, colours of more than this keep a bowl of their own, g. */
 const OWN_BOWL_GRAMS = 200
 const TOLERANCE = 1.5
@@ -193,23 +191,17 @@ function figures(
 ): School {
   const { mixedGrams, pipedGrams, handsOnMinutes } = plan.totals
   const used = pipedGrams + plan.reserve.spoiled + plan.reserve.practice
-  const passed = colourCount(plan.batches.filter((b) => b.carriedGrams > 0))
   const worst = [...colours].sort((a, b) => rank(b.words) - rank(a.words))[0]
   return {
     id,
     mixing,
     mixedGrams,
     thrownGrams: mixedGrams - used,
-    bowls: colourCount(plan.batches) - passed,
-    bags: plan.bags.filter((b) => b.reuses === null).length,
+    bowls: bowlCount(plan.batches) - carriedBowls(plan.batches),
+    bags: bagCount(plan.bags),
     keptBags: plan.bags.filter((b) => b.keptFor !== null).length,
-    minutes: handsOnMinutes + passed * (TINT_ON_MINUTES - WASH_MINUTES),
+    minutes: handsOnMinutes,
     worst: worst ? { colourId: worst.colourId, words: worst.words } : null,
     steps,
   }
-}
-
-/** One colour of one icing kind is one bowl, thinned for what must be softer. */
-function colourCount(batches: readonly Batch[]): number {
-  return new Set(batches.map((b) => `${b.icingKindId} ${b.colourId}`)).size
 }

@@ -40,7 +40,7 @@ describe('fewer bags and tips for the demo order', () => {
     const plan = planOrder(then, workshop)
     expect(plan.bags).toHaveLength(offer.after.bags)
     expect(plan.totals.handsOnMinutes).toBeCloseTo(offer.after.minutes, 6)
-    expect(plan.batches).toHaveLength(offer.after.bowls)
+    expect(plan.batches).toHaveLength(offer.after.portions)
   })
 
   it('stays an order that can be piped, its flowers nearly as wide and as heavy', () => {

@@ -28,7 +28,7 @@ export interface HiddenChoice {
   /** A colour of the order, or null for plain icing. */
   colourId: string | null
   name: string
-  saves: { minutes: number; bags: number; bowls: number; colouredGrams: number }
+  saves: { minutes: number; bags: number; portions: number; colouredGrams: number }
 }
 
 /**
@@ -97,7 +97,7 @@ export function hiddenOffer(order: Order, workshop: Workshop): HiddenOffer | nul
       saves: {
         minutes: before.totals.handsOnMinutes - then.totals.handsOnMinutes,
         bags: before.bags.length - then.bags.length,
-        bowls: before.batches.length - then.batches.length,
+        portions: before.batches.length - then.batches.length,
         colouredGrams: coloured(before) - coloured(then),
       },
     }

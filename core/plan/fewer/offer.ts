@@ -13,7 +13,8 @@ import { changeWords, effectWords, touchedUses } from './words.ts'
 export interface Takes {
   bags: number
   tips: number
-  bowls: number
+  /** Colours at one stiffness each, to be weighed and thinned. */
+  portions: number
   minutes: number
   grams: number
 }
@@ -134,7 +135,7 @@ function takes(plan: Plan, workshop: Workshop): Takes {
   return {
     bags: plan.bags.length,
     tips: metal.length,
-    bowls: plan.batches.length,
+    portions: plan.batches.length,
     minutes: plan.totals.handsOnMinutes,
     grams: plan.totals.mixedGrams,
   }

@@ -30,7 +30,7 @@ const MOST_TRIES = 1500
 /** One move: a set of layers changed alike. */
 export interface Move {
   changes: Change[]
-  saves: Pick<Costs, 'minutes' | 'bags' | 'tips' | 'bowls'> & { look: number }
+  saves: Pick<Costs, 'minutes' | 'bags' | 'tips' | 'portions'> & { look: number }
 }
 
 /** What a set of changes comes to for somebody, without what it takes from the picture: never more than with it. */
@@ -55,7 +55,7 @@ const minus = (a: Costs, b: Costs): Costs => ({
   minutes: a.minutes - b.minutes,
   bags: a.bags - b.bags,
   tips: a.tips - b.tips,
-  bowls: a.bowls - b.bowls,
+  portions: a.portions - b.portions,
   otherStiffness: a.otherStiffness - b.otherStiffness,
 })
 
@@ -99,7 +99,7 @@ export function* fewer(
       minutes: now.minutes - then.minutes,
       bags: now.bags - then.bags,
       tips: now.tips - then.tips,
-      bowls: now.bowls - then.bowls,
+      portions: now.portions - then.portions,
       look: now.look - then.look,
     }
     now = then

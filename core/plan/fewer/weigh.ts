@@ -14,24 +14,24 @@ import { type Changed, withChanges } from './change.ts'
 
 /** What a set of changes costs. */
 export interface Costs {
-  /** All minutes that change: bags, tip changes and washes, grams left in bags, piping, bowls. */
+  /** All minutes that change: bags, tip changes and washes, grams left in bags, piping, portions. */
   minutes: number
   bags: number
   tips: number
-  bowls: number
+  portions: number
   /** Share of the icing that is mixed stiffer or softer than its recipe: the picture does not show it. */
   otherStiffness: number
 }
 
-/** Minutes that a bowl costs. */
-const BOWL_MINUTES = 5
+/** Minutes that a portion costs. */
+const PORTION_MINUTES = 5
 
 /** Cannot be: too far from the recipes. */
 const REFUSED: Costs = {
   minutes: Number.POSITIVE_INFINITY,
   bags: 0,
   tips: 0,
-  bowls: 0,
+  portions: 0,
   otherStiffness: 0,
 }
 
@@ -76,12 +76,12 @@ export function scalesFor(order: Order, workshop: Workshop): Scales {
     const all = reserve(then, wanted.uses)
     const of = orderBags(then, all)
     const tally = simulate(of.problem, greedy(of.problem))
-    const bowls = new Set(all.flatMap((u) => u.parts.map((p) => bowlKey(u, p.colourId)))).size
+    const portions = new Set(all.flatMap((u) => u.parts.map((p) => bowlKey(u, p.colourId)))).size
     return {
-      minutes: tally.minutes + all.reduce((sum, u) => sum + u.seconds / 60, 0) + BOWL_MINUTES * bowls,
+      minutes: tally.minutes + all.reduce((sum, u) => sum + u.seconds / 60, 0) + PORTION_MINUTES * portions,
       bags: tally.bags,
       tips: of.tipIds.filter((id) => then.tip(id).base !== 'none').length,
-      bowls,
+      portions,
       otherStiffness: otherStiffness(all, own, changed),
     }
   }

@@ -5,6 +5,7 @@ import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
 import { asOnDay, mergeOrders, shareOut } from '#core/orders/day'
 import { dayCautions } from '#core/orders/dayCautions'
+import { bowlCount } from '#core/plan/counts'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
 import { useOrders } from '../../data/orders.ts'
@@ -84,8 +85,8 @@ export function BenchDay() {
                 <Stat name="icing mixed" note={`${weight(sum((p) => p.totals.mixedGrams))} one by one`}>
                   {weight(day.totals.mixedGrams)}
                 </Stat>
-                <Stat name="bowls" note={`${sum((p) => p.batches.length)} one by one`}>
-                  {day.batches.length}
+                <Stat name="bowls" note={`${sum((p) => bowlCount(p.batches))} one by one`}>
+                  {bowlCount(day.batches)}
                 </Stat>
                 <Stat name="bags" note={`${sum((p) => p.bags.length)} one by one`}>
                   {day.bags.length}
@@ -105,7 +106,10 @@ export function BenchDay() {
             </Card>
           )}
           {day && orders && (
-            <Card title="Bowls, and who gets what" aside={counted(day.batches.length, 'bowl')}>
+            <Card
+              title="Bowls, and who gets what"
+              aside={`${counted(bowlCount(day.batches), 'bowl')}, in ${counted(day.batches.length, 'portion')} of one stiffness`}
+            >
               <ol className={css.bowls}>
                 {shareOut(day, orders.length).map(({ batch, shares }) => (
                   <li key={batch.id}>

@@ -1,5 +1,6 @@
 import { NavLink } from 'react-router'
 import type { Advice, Plan } from '#core/model/plan'
+import { bagCount } from '#core/plan/counts'
 import { counted, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { FlagMark } from '../../parts/AdviceList.tsx'
@@ -26,7 +27,7 @@ export function Strip() {
   const figures = (p: Plan): Record<string, string> => ({
     pieces: counted(p.totals.pieces, 'piece'),
     colours: counted(p.colours.filter((c) => c.grams > 0).length, 'colour'),
-    bags: `${counted(p.bags.length, 'bag')} · ${counted(p.totals.changes, 'change')}`,
+    bags: bagWords(p),
     icing: weight(p.totals.mixedGrams),
   })
   const now = plan ? figures(plan) : {}
@@ -60,4 +61,12 @@ export function Strip() {
       })}
     </nav>
   )
+}
+
+/** Bags from the drawer; in a chain of colours, how often they are filled. */
+function bagWords({ bags, totals }: Plan): string {
+  const taken = bagCount(bags)
+  return taken < bags.length
+    ? `${counted(taken, 'bag')}, filled ${bags.length}×`
+    : `${counted(taken, 'bag')} · ${counted(totals.changes, 'change')}`
 }

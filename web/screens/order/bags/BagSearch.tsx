@@ -24,7 +24,7 @@ export function BagSearch({ plan }: { plan: Plan }) {
       <span>{counted(o.changes, 'change')}</span>
       <span>{counted(o.washes, 'wash', 'washes')}</span>
       <span>{weight(o.wasteGrams)} left in bags</span>
-      <span>{formatMinutes(o.minutes)}</span>
+      <span>{formatMinutes(o.minutes)} on bags and tips</span>
     </span>
   )
   return (

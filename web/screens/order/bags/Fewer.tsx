@@ -65,7 +65,7 @@ export function Fewer() {
             <td />
             <th scope="col">Bags</th>
             <th scope="col">Tips</th>
-            <th scope="col">Bowls</th>
+            <th scope="col">Portions</th>
             <th scope="col">In hand</th>
             <th scope="col">Icing</th>
             <th scope="col">Look kept</th>
@@ -73,7 +73,12 @@ export function Fewer() {
           </tr>
         </thead>
         <tbody>
-          <Row name="As it is" takes={offer.before} look={1} leastPiece={1} />
+          <Row
+            name={order.mixing.school === 'separate' ? 'As it is' : 'As it is, each colour in its own bowl'}
+            takes={offer.before}
+            look={1}
+            leastPiece={1}
+          />
           {offer.choices.map((c) => (
             <Row key={c.id} name={bestWords(c)} takes={c.after} {...c} choice={c.id} />
           ))}
@@ -81,8 +86,8 @@ export function Fewer() {
       </table>
       <FewerMoves moves={chosen.moves} take={take} />
       <p className="quiet">
-        Each saves on top of those above it. Undo brings everything back; a tip or stiffness chosen here stays
-        until you choose another.
+        A portion is a colour mixed to one stiffness. Each saves on top of those above it. Undo brings
+        everything back; a tip or stiffness chosen here stays until you choose another.
       </p>
       {others}
     </Card>
@@ -111,7 +116,7 @@ export function Fewer() {
         </th>
         <td>{takes.bags}</td>
         <td>{takes.tips}</td>
-        <td>{takes.bowls}</td>
+        <td>{takes.portions}</td>
         <td>{formatMinutes(takes.minutes)}</td>
         <td>{weight(takes.grams)}</td>
         <td>{kept(look)}</td>

@@ -94,7 +94,7 @@ function savesWords({ saves }: FewerMove): string {
     Math.abs(saves.minutes) < 1
       ? 'under a minute'
       : `${formatMinutes(Math.abs(saves.minutes))} ${saves.minutes > 0 ? 'saved' : 'more'}`
-  return [change(saves.bags, 'bag'), change(saves.tips, 'tip'), change(saves.bowls, 'bowl'), minutes]
+  return [change(saves.bags, 'bag'), change(saves.tips, 'tip'), change(saves.portions, 'portion'), minutes]
     .filter(Boolean)
     .join(', ')
 }

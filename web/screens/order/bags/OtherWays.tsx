@@ -125,7 +125,8 @@ function hiddenWords({ saves, colourId }: HiddenChoice, weight: (grams: number) 
   return [
     minutes !== 0 && `${formatMinutes(Math.abs(minutes))} ${minutes > 0 ? 'fewer' : 'more'}`,
     saves.bags !== 0 && `${counted(Math.abs(saves.bags), 'bag')} ${saves.bags > 0 ? 'fewer' : 'more'}`,
-    saves.bowls !== 0 && `${counted(Math.abs(saves.bowls), 'bowl')} ${saves.bowls > 0 ? 'fewer' : 'more'}`,
+    saves.portions !== 0 &&
+      `${counted(Math.abs(saves.portions), 'portion')} ${saves.portions > 0 ? 'fewer' : 'more'}`,
     grams >= 5 && `${weight(grams)} ${saves.colouredGrams > 0 ? 'less' : 'more'} to colour`,
     colourId === null && 'any clean leftover of that stiffness does instead of the plain bowl',
   ]

@@ -6,7 +6,7 @@ import { type Order, orderSchema, type Safety } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { allergenProof } from '#core/plan/proof'
 import { safetyChoices } from '#core/plan/reserve'
-import { formatMinutes } from '#core/units'
+import { formatMinuteParts, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
@@ -187,9 +187,7 @@ function handsWords({ hands }: Plan): string {
     ['nails and lifting', nails],
     ['coats', coats],
   ]
-  return parts
-    .filter(([, minutes]) => minutes >= 0.5)
-    .sort((a, b) => b[1] - a[1])
-    .map(([what, minutes]) => `${formatMinutes(minutes)} ${what}`)
-    .join(', ')
+  const most = parts.filter(([, minutes]) => minutes > 0).sort((a, b) => b[1] - a[1])
+  const shown = formatMinuteParts(most.map(([, minutes]) => minutes))
+  return most.flatMap(([what], i) => (shown[i] === '0 min' ? [] : [`${shown[i]} ${what}`])).join(', ')
 }
