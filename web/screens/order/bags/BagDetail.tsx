@@ -10,9 +10,9 @@ import { Card } from '../../../parts/Card.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
 import { useParts, useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
-import { PX_PER_MM } from './Bags.tsx'
 import { bagDrawn } from './bagDrawn.ts'
 import { Pins } from './Pins.tsx'
+import { PX_PER_MM } from './scale.ts'
 
 /** Everything about one bag: its load, how to fill it, every tip it carries, and what it feeds. */
 export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; order: Order }) {

@@ -5,8 +5,8 @@ import { BagDrawing } from '../../../drawings/BagDrawing.tsx'
 import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
-import { PX_PER_MM } from './Bags.tsx'
 import { bagDrawn } from './bagDrawn.ts'
+import { PX_PER_MM } from './scale.ts'
 
 /** One bag hanging on the rail: the bag, its first opening, and what it holds. */
 export function BagTile(props: {

@@ -14,10 +14,7 @@ import css from './Bags.module.css'
 import { BagTile } from './BagTile.tsx'
 import { Fewer } from './Fewer.tsx'
 import { Sequence } from './Sequence.tsx'
-
-/** Openings are drawn this many times life size, at 96 px to the inch. */
-export const OPENING_SCALE = 3
-export const PX_PER_MM = (96 / 25.4) * OPENING_SCALE
+import { OPENING_SCALE } from './scale.ts'
 
 /** What to fill, in this order: every bag drawn with its load and its openings. */
 export function Bags() {
