@@ -23,11 +23,15 @@ function middleRadius(o: HalfMoon): number {
   return (o.widthMm - o.wallMm) / (2 * Math.sin(half))
 }
 
+/** Along the middle of the wall, a half disc at either end included, mm. */
+const slotLength = (o: HalfMoon) => middleRadius(o) * radians(o.arcDeg) + o.wallMm
+
 const slot = (o: HalfMoon) => ({
-  lengthMm: middleRadius(o) * radians(o.arcDeg) + o.wallMm,
-  bendDeg: o.arcDeg,
+  lengthMm: slotLength(o),
+  // the ends bend on with the wall: spread over them as well, the arc alone would make the U wider than it is
+  bendDeg: ((slotLength(o) / middleRadius(o)) * 180) / Math.PI,
   widthAt: (u: number) => {
-    const length = middleRadius(o) * radians(o.arcDeg) + o.wallMm
+    const length = slotLength(o)
     const x = Math.max(0, 1 - (Math.min(u, 1 - u) * length) / (o.wallMm / 2))
     return o.wallMm * Math.sqrt(1 - Math.min(1, x) ** 2)
   },

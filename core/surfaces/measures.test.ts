@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest'
+import { type Surface, surfaceDefinition, surfaces } from './index.ts'
+
+/** Everything that is asked of a piece's shape, worked out by hand. */
+const HAND: [
+  words: string,
+  shape: Surface,
+  wanted: {
+    coat: number
+    crumb: number
+    top: number
+    across: number
+    filling: number | null
+    rise: number
+    edges: Record<string, number>
+    said: string
+  },
+][] = [
+  [
+    'a domed cupcake: cap π (32.5² + 8²), top π 32.5²',
+    { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
+    {
+      coat: 3519.37,
+      crumb: 3519.37,
+      top: 3318.31,
+      across: 65,
+      filling: null,
+      rise: 8,
+      edges: { top: 204.2 },
+      said: '65 mm, domed 8 mm',
+    },
+  ],
+  [
+    'a flat cupcake',
+    { kind: 'cupcake', diameterMm: 50, domeMm: 0 },
+    {
+      coat: 1963.5,
+      crumb: 1963.5,
+      top: 1963.5,
+      across: 50,
+      filling: null,
+      rise: 0,
+      edges: { top: 157.08 },
+      said: '50 mm, flat',
+    },
+  ],
+  [
+    'a cookie',
+    { kind: 'cookie', diameterMm: 70 },
+    {
+      coat: 3848.45,
+      crumb: 3848.45,
+      top: 3848.45,
+      across: 70,
+      filling: null,
+      rise: 0,
+      edges: { top: 219.91 },
+      said: '70 mm round',
+    },
+  ],
+  [
+    'a top tier: π 75² + π 150 · 100',
+    { kind: 'tier', diameterMm: 150, heightMm: 100, coveredMm: 0 },
+    {
+      coat: 64795.35,
+      crumb: 64795.35,
+      top: 64795.35,
+      across: 150,
+      filling: 17671.46,
+      rise: 0,
+      edges: { top: 471.24, foot: 471.24 },
+      said: '150 × 100 mm',
+    },
+  ],
+  [
+    'a lower tier under one of 150: its covered disc is not coated, only crumb-coated; its side is its widest place',
+    { kind: 'tier', diameterMm: 230, heightMm: 100, coveredMm: 150 },
+    {
+      coat: 113804.2 - 17671.46,
+      crumb: 113804.2,
+      top: 113804.2 - 17671.46,
+      across: 100,
+      filling: 41547.56,
+      rise: 0,
+      edges: { top: 722.57, foot: 722.57 },
+      said: '230 × 100 mm',
+    },
+  ],
+  [
+    'a low and wide lower tier: the ring that is left is the widest place',
+    { kind: 'tier', diameterMm: 400, heightMm: 60, coveredMm: 200 },
+    {
+      coat: 201061.93 - 31415.93,
+      crumb: 201061.93,
+      top: 201061.93 - 31415.93,
+      across: 100,
+      filling: 125663.71,
+      rise: 0,
+      edges: { top: 1256.64, foot: 1256.64 },
+      said: '400 × 60 mm',
+    },
+  ],
+  [
+    'a sheet: 400 · 300 + 2 · 700 · 60',
+    { kind: 'sheet', lengthMm: 400, widthMm: 300, heightMm: 60 },
+    {
+      coat: 204000,
+      crumb: 204000,
+      top: 120000,
+      across: 300,
+      filling: 120000,
+      rise: 0,
+      edges: { top: 1400, foot: 1400 },
+      said: '400 × 300 × 60 mm',
+    },
+  ],
+]
+
+describe('what is asked of a piece', () => {
+  it('is asked of every kind here', () => {
+    expect([...new Set(HAND.map(([, shape]) => shape.kind))].sort()).toEqual(Object.keys(surfaces).sort())
+  })
+
+  it.each(HAND)('%s', (_, shape, wanted) => {
+    const surface = surfaceDefinition(shape.kind)
+    const near = (now: number, then: number) =>
+      expect(now).toBeCloseTo(then, -Math.log10(then / 1e5) > 1 ? 1 : 0)
+    near(surface.coatAreaMm2(shape), wanted.coat)
+    near(surface.crumbCoatAreaMm2?.(shape) ?? surface.coatAreaMm2(shape), wanted.crumb)
+    near(surface.topAreaMm2(shape), wanted.top)
+    expect(surface.topAcrossMm(shape)).toBe(wanted.across)
+    if (wanted.filling === null) expect(surface.fillingAreaMm2).toBeNull()
+    else near(surface.fillingAreaMm2!(shape), wanted.filling)
+    expect(surface.topRiseMm(shape)).toBe(wanted.rise)
+    const edges = Object.fromEntries(surface.edges(shape).map((e) => [e.id, Number(e.lengthMm.toFixed(2))]))
+    expect(edges).toEqual(wanted.edges)
+    expect(surface.describe(shape, (mm) => `${mm} mm`).replaceAll(' mm ×', ' ×')).toBe(wanted.said)
+  })
+
+  it('refuses what is too small and too large, naming the measure', () => {
+    const bad: [Surface['kind'], object, string][] = [
+      ['cupcake', { diameterMm: 29, domeMm: 0 }, 'diameterMm'],
+      ['cupcake', { diameterMm: 111, domeMm: 0 }, 'diameterMm'],
+      ['cupcake', { diameterMm: 60, domeMm: 41 }, 'domeMm'],
+      ['cookie', { diameterMm: 19 }, 'diameterMm'],
+      ['cookie', { diameterMm: 251 }, 'diameterMm'],
+      ['tier', { diameterMm: 601, heightMm: 90 }, 'diameterMm'],
+      ['tier', { diameterMm: 200, heightMm: 19 }, 'heightMm'],
+      ['tier', { diameterMm: 200, heightMm: 401 }, 'heightMm'],
+      ['sheet', { lengthMm: 59, widthMm: 200, heightMm: 50 }, 'lengthMm'],
+      ['sheet', { lengthMm: 200, widthMm: 1201, heightMm: 50 }, 'widthMm'],
+      ['sheet', { lengthMm: 200, widthMm: 200, heightMm: 201 }, 'heightMm'],
+    ]
+    for (const [kind, measures, field] of bad) {
+      const refused = surfaceDefinition(kind).schema.safeParse({ kind, ...measures })
+      expect(
+        refused.error?.issues.map((i) => i.path.join('.')),
+        `${kind} ${field}`,
+      ).toEqual([field])
+    }
+  })
+})
