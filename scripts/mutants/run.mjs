@@ -8,7 +8,7 @@ import { mutationsOf } from './mutate.mjs'
 /**
  * `npm run mutants [-- --rooms core/plan,server] [--each 16] [--seed 1]`: makes small mistakes in the sources, one at a
  * time and in a copy, and sees whether the tests notice. Prints a table and what nobody noticed; docs/quality.md keeps
- * the last figures. An hour for the whole sample: a room by itself takes minutes.
+ * the last figures. An hour or two for the whole sample: a room by itself takes minutes.
  */
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const arg = (name, otherwise) => {

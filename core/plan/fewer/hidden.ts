@@ -35,7 +35,7 @@ export interface HiddenChoice {
  * A mound or disc is hidden where no more than this share of the flower from above is it. The plan view draws standing
  * petals as thin as they are, so that it sees a little deeper between them than an eye does.
  */
-const HIDDEN_SHARE = 0.05
+const HIDDEN_SHARE = 0.07
 const SEEN_THROUGH: readonly Texture[] = ['dotted', 'spiked']
 /** Colours of the order that are offered beside plain icing. */
 const MOST_COLOURS = 2
