@@ -1,6 +1,7 @@
 import { ciede2000 } from '../../colour/ciede2000.ts'
 import { hexToLab } from '../../colour/lab.ts'
 import { counted } from '../../units.ts'
+import { bowlCount } from '../counts.ts'
 import { isUnchosen } from '../lookup.ts'
 import { type AdviceCheck, say } from './check.ts'
 
@@ -39,7 +40,7 @@ export const closeColours: AdviceCheck = ({ at, batches }) => {
           'close-colours',
           'decide',
           { kind: 'colour', id: drop.id },
-          `${keep.name} and ${drop.name} can hardly be told apart. Piping both from one bowl saves ${counted(spared.length, 'bowl')} and about ${at.weight(saved)}.`,
+          `${keep.name} and ${drop.name} can hardly be told apart. Piping both from one bowl saves ${counted(bowlCount(spared), 'bowl')} and about ${at.weight(saved)}.`,
           {
             label: `Use ${keep.name} for both`,
             change: { kind: 'mergeColours', fromColourId: drop.id, intoColourId: keep.id },
