@@ -1,44 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { type Order, orderSchema } from '../model/order.ts'
-import { newOrder } from '../orders/new.ts'
+import type { Order } from '../model/order.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
 import { usableGrams } from './bagStock.ts'
 import { planOrder } from './index.ts'
+import { replaceColour } from './remedies.ts'
+import { COLOURS, orders } from './testing.ts'
 
-const COLOURS = ['a', 'b', 'c']
-const placed = fc
-  .record({
-    flower: fc.constantFrom(...catalogueFlowers.filter((f) => f.form !== 'border')),
-    perPiece: fc.integer({ min: 1, max: 6 }),
-    picks: fc.array(fc.constantFrom(...COLOURS), { minLength: 6, maxLength: 6 }),
-  })
-  .map(({ flower, perPiece, picks }) => ({
-    flowerId: flower.id,
-    placement: { kind: 'each', perPiece },
-    colours: Object.fromEntries(flower.roles.map((r, i) => [r.id, picks[i % 6]])),
-  }))
-const piece = fc.record({
-  count: fc.integer({ min: 1, max: 40 }),
-  coated: fc.boolean(),
-  flowers: fc.array(placed, { minLength: 1, maxLength: 4 }),
-})
-const orders = fc.array(piece, { minLength: 2, maxLength: 5 }).map((pieces) =>
-  orderSchema.parse({
-    ...newOrder('a', 'Fair', '2026-12-01T10:00', 'butter-sugar'),
-    colours: COLOURS.map((id, i) => ({ id, name: id, hex: ['#f0e0c0', '#a04060', '#405030'][i] })),
-    pieces: pieces.map((p, i) => ({
-      id: `p${i}`,
-      name: `Piece ${i}`,
-      count: p.count,
-      shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
-      coat: p.coated ? { colourId: 'a', thicknessMm: 2, stiffness: 'medium' } : null,
-      flowers: p.flowers.map((f, k) => ({ id: `f${k}`, ...f })),
-    })),
-  }),
-)
 const plan = (order: Order) => planOrder(order, starterWorkshop)
 
 describe('what a plan does not depend on', () => {
@@ -112,5 +81,91 @@ describe('a lower tier', () => {
     // side π·200·100, top π·100² less π·75²
     expect(coatAreaMm2(tier)).toBeCloseTo(Math.PI * (20_000 + 10_000 - 5625), 6)
     expect(crumbCoatAreaMm2!(tier)).toBeCloseTo(Math.PI * 30_000, 6)
+  })
+})
+
+describe('what a plan does depend on, whatever is ordered', () => {
+  const piped = (of: Order) =>
+    new Map(plan(of).uses.map((u) => [u.id, u.parts.reduce((sum, p) => sum + p.piped, 0)]))
+
+  it('twice the pieces are twice the icing on them and twice the piping, and no less of anything', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const twice = { ...order, pieces: order.pieces.map((p) => ({ ...p, count: 2 * p.count })) }
+        const [one, two] = [plan(order), plan(twice)]
+        const [before, after] = [piped(order), piped(twice)]
+        for (const [id, grams] of before) expect(after.get(id)).toBeCloseTo(2 * grams, 6)
+        expect(two.uses.map((u) => u.seconds)).toEqual(one.uses.map((u) => expect.closeTo(2 * u.seconds, 6)))
+        expect(two.totals.mixedGrams).toBeGreaterThan(one.totals.mixedGrams)
+        expect(two.totals.cost).toBeGreaterThanOrEqual(one.totals.cost)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('a piece split in two lines of the order is the same icing and the same time', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const [first, ...rest] = order.pieces
+        if (first!.count < 2) return
+        const part = Math.floor(first!.count / 2)
+        const split = {
+          ...order,
+          pieces: [
+            { ...first!, count: part },
+            { ...first!, id: 'other', count: first!.count - part },
+            ...rest,
+          ],
+        }
+        const sum = (of: Order) => [...piped(of).values()].reduce((a, b) => a + b, 0)
+        expect(sum(split)).toBeCloseTo(sum(order), 6)
+        const seconds = (of: Order) => plan(of).uses.reduce((all, u) => all + u.seconds, 0)
+        // spatula work and piping alike go by the piece
+        expect(seconds(split)).toBeCloseTo(seconds(order), 6)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('two colours made one are as much icing on the pieces, in no more bowls and no more left in them', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const [a, b] = COLOURS
+        const merged = plan(replaceColour(order, a!, b!))
+        const apart = plan(order)
+        expect(merged.batches.length).toBeLessThanOrEqual(apart.batches.length)
+        expect(merged.totals.pipedGrams).toBeCloseTo(apart.totals.pipedGrams, 6)
+        expect(merged.residues.bowls).toBeLessThanOrEqual(apart.residues.bowls + 1e-9)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('how weights and lengths are told, and which hand pipes, changes no figure', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const told = planOrder(order, {
+          ...starterWorkshop,
+          settings: { ...starterWorkshop.settings, units: 'ounces', lengths: 'inches', hand: 'left' },
+        })
+        const figures = ({ totals, hands, bags, batches }: typeof told) => [totals, hands, bags, batches]
+        expect(figures(told)).toEqual(figures(plan(order)))
+      }),
+      { numRuns: 10 },
+    )
+  })
+
+  it('a piece taken off takes exactly its own icing with it', () => {
+    fc.assert(
+      fc.property(orders, (order) => {
+        const [gone, ...rest] = order.pieces
+        const less = piped({ ...order, pieces: rest })
+        for (const [id, grams] of piped(order)) {
+          if (id.startsWith(`${gone!.id}.`)) expect(less.has(id)).toBe(false)
+          else expect(less.get(id)).toBeCloseTo(grams, 9)
+        }
+      }),
+      { numRuns: 25 },
+    )
   })
 })
