@@ -67,6 +67,21 @@ if (names.length === 0 || names.includes('search')) {
   await page.screenshot({ path: join(folder, 'search.png'), timeout: 90_000 })
   console.log('search')
 }
+if (names.length === 0 || names.includes('fewer')) {
+  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/bags`)
+  await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 120_000 })
+  await page
+    .getByRole('heading', { name: 'Fewer bags and tips' })
+    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
+  await page.mouse.wheel(0, -20)
+  await page
+    .getByRole('img', { name: /after$/ })
+    .first()
+    .waitFor()
+  await page.waitForTimeout(1500)
+  await page.screenshot({ path: join(folder, 'fewer.png'), timeout: 90_000 })
+  console.log('fewer')
+}
 if (names.length === 0 || names.includes('tray')) {
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/pieces`)
   const tray = page.getByRole('heading', { name: 'The tray' })
