@@ -38,12 +38,13 @@ export function effectWords(before: readonly FittedPlacement[], after: readonly 
   const icing = most((p) => p.fitted.measure.volumeMm3, ICING_TOLD)
   const width = most((p) => p.fitted.measure.diameterMm, WIDTH_TOLD)
   const percent = (by: number) => `${Math.round(100 * Math.abs(by))} %`
-  return [
-    icing && `${icing.name}: ${percent(icing.by)} ${icing.by > 0 ? 'more' : 'less'} icing`,
-    width && `${width.name}: ${percent(width.by)} ${width.by > 0 ? 'wider' : 'narrower'}`,
-  ]
-    .filter(Boolean)
-    .join('; ')
+  const parts = [
+    icing && { name: icing.name, by: `${percent(icing.by)} ${icing.by > 0 ? 'more' : 'less'} icing` },
+    width && { name: width.name, by: `${percent(width.by)} ${width.by > 0 ? 'wider' : 'narrower'}` },
+  ].filter((p) => p !== undefined)
+  if (parts.length === 2 && parts[0]!.name === parts[1]!.name)
+    return `${parts[0]!.name}: ${parts[0]!.by}, ${parts[1]!.by}`
+  return parts.map(({ name, by }) => `${name}: ${by}`).join('; ')
 }
 
 function nameOf(tipId: string, tips: readonly OwnedTip[]): string {
