@@ -3,6 +3,9 @@ import { useEffect, useState } from 'react'
 import { readNumber, writeNumber } from '#core/numbers'
 import css from './NumberText.module.css'
 
+/** Decimals of the finest step of the arrow keys: a sixteenth is 0.0625. */
+const FINEST_STEP = 4
+
 export interface NumberTextProps {
   label: string
   hideLabel?: boolean
@@ -56,7 +59,7 @@ export function NumberText(
     const read = readNumber(typed, unit)
     if (by === undefined || read.kind !== 'number') return
     event.preventDefault()
-    accept(writeNumber(read.value + by, Math.max(decimals, 3)))
+    accept(writeNumber(read.value + by, Math.max(decimals, FINEST_STEP)))
   }
 
   return (
