@@ -3,7 +3,7 @@ import { starterWorkshop } from '../../catalogue/starter.ts'
 import { type Order, orderSchema } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { newOrder } from '../../orders/new.ts'
-import { planOrder } from '../index.ts'
+import { planOrder, type UnplannableOrderError } from '../index.ts'
 import { brokenLayers } from '../work/broken.ts'
 import { batchOffers, inBatches } from './batches.ts'
 import { buyOffers } from './buying.ts'
@@ -96,6 +96,27 @@ describe('a flower over a batch of squares', () => {
       mixing: { school: 'carryOver', chain: [{ colourId: 'a', carriedShare: 0.2 }] },
     })
     expect(plan(chain(then)).totals).toEqual(plan(chain(order())).totals)
+  })
+})
+
+describe('batches of more steps than one plan takes', () => {
+  const many = (squares: number) => inBatches(order('ranunculus', 5000), 'p', 'f', squares)
+
+  it('are refused at the flower, with what to do', () => {
+    // 2,500 batches of two, each in four parts
+    expect(() => plan(many(2))).toThrow(/10,000 steps.*one plan takes 2,000.*more squares at a time/)
+    try {
+      plan(many(2))
+    } catch (error) {
+      const { faults } = error as UnplannableOrderError
+      expect(faults.map((f) => f.path)).toEqual([['pieces', 0, 'flowers', 0, 'batch']])
+    }
+  })
+
+  it('are planned up to there', () => {
+    const { totals, sequence } = plan(many(11))
+    expect(totals.flowers).toBe(5000)
+    expect(sequence.filter((s) => s.kind === 'pipe').length).toBeLessThanOrEqual(2000)
   })
 })
 
