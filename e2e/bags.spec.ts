@@ -78,3 +78,38 @@ test('what must not be in it is looked for, ingredient by ingredient', async ({ 
   await page.getByRole('checkbox', { name: 'nuts' }).uncheck()
   await expect(nuts).toBeHidden()
 })
+
+test('a flower gets loose stamens and batches of squares for this order only, and loses them again', async ({
+  page,
+}) => {
+  await page.goto('/orders/observatory/pieces')
+  await expect(figure(page, 'Icing')).toHaveText(/ g$/)
+  const before = await figure(page, 'Icing').textContent()
+  await page.getByRole('button', { name: 'More for Scabious on Scabious and thrift cupcakes' }).click()
+  await page.getByText('Otherwise for this order').click()
+  const own = page.getByRole('dialog')
+  await own.getByRole('button', { name: 'Loose stamens' }).click()
+  await expect(own.getByLabel('How many')).toHaveValue('9')
+  await own.getByLabel('How many').fill('900')
+  await expect(own.getByText('At most 400 strokes.')).toBeVisible()
+  await own.getByLabel('How many').fill('40')
+  await own.getByLabel(/Squares at a time/).fill('1')
+  await expect(own.getByText('At least two squares at a time.')).toBeVisible()
+  await own.getByLabel(/Squares at a time/).fill('6')
+  await own.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByText('on a nail, with loose stamens, 6 squares at a time')).toBeVisible()
+  await page.goto('/orders/observatory/bags')
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ hasText: /Scabious .*× 6 on nails/ })
+      .first(),
+  ).toBeVisible()
+  await page.goto('/orders/observatory/pieces')
+  await page.getByRole('button', { name: 'More for Scabious on Scabious and thrift cupcakes' }).click()
+  await page.getByText('Otherwise for this order').click()
+  await own.getByRole('button', { name: 'As the recipe says' }).click()
+  await own.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByText('6 squares at a time')).toBeHidden()
+  await expect(figure(page, 'Icing')).toHaveText(before!)
+})
