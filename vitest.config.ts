@@ -5,6 +5,8 @@ const patience = { testTimeout: 90_000, hookTimeout: 90_000 }
 
 export default defineConfig({
   test: {
+    // one core left idle is half of a small machine
+    maxWorkers: '100%',
     coverage: {
       // what loses or keeps a person's work, and what answers for it
       include: ['web/data/**', 'web/workers/**', 'server/**'],

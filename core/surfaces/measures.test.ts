@@ -159,4 +159,25 @@ describe('what is asked of a piece', () => {
       ).toEqual([field])
     }
   })
+
+  it('takes what is just large and just small enough', () => {
+    const limits: [Surface['kind'], Record<string, [least: number, most: number]>][] = [
+      ['cupcake', { diameterMm: [30, 110], domeMm: [0, 40] }],
+      ['cookie', { diameterMm: [20, 250] }],
+      ['tier', { diameterMm: [60, 600], heightMm: [20, 400], coveredMm: [0, 600] }],
+      ['sheet', { lengthMm: [60, 1200], widthMm: [60, 1200], heightMm: [10, 200] }],
+    ]
+    for (const [kind, measures] of limits)
+      for (const end of [0, 1] as const) {
+        const at = Object.fromEntries(Object.entries(measures).map(([key, ends]) => [key, ends[end]]))
+        expect(
+          surfaceDefinition(kind).schema.safeParse({ kind, ...at }).error,
+          `${kind} ${end}`,
+        ).toBeUndefined()
+        for (const [key, ends] of Object.entries(measures)) {
+          const beyond = { kind, ...at, [key]: ends[end] + (end === 0 ? -0.01 : 0.01) }
+          expect(surfaceDefinition(kind).schema.safeParse(beyond).success, `${kind} ${key}`).toBe(false)
+        }
+      }
+  })
 })

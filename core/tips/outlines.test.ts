@@ -151,3 +151,40 @@ describe('how far one opening is from another', () => {
     expect(standInDistance(petal(12), twice)).toBeCloseTo(3 * Math.log(2), 6)
   })
 })
+
+describe('measures of an opening', () => {
+  /** Least and most of every measure, with measures around it that are possible at both ends. */
+  const LIMITS: [Opening, Record<string, [least: number, most: number]>][] = [
+    [
+      { family: 'star', teeth: 6, outerMm: 14.5, innerMm: 0.8, closed: false },
+      { teeth: [4, 16], innerMm: [0.4, 14], outerMm: [1, 15] },
+    ],
+    [
+      { family: 'multiHole', holes: 10, holeMm: 1 },
+      { holes: [3, 40], holeMm: [0.6, 4] },
+    ],
+    [{ family: 'veeCut', widthMm: 8 }, { widthMm: [3, 25] }],
+    [
+      { family: 'curvedPetal', lengthMm: 12, wideMm: 2, narrowMm: 1, bendDeg: 40 },
+      { lengthMm: [4, 35], wideMm: [0.6, 5], narrowMm: [0.3, 3], bendDeg: [10, 120] },
+    ],
+    [
+      { family: 'halfMoon', widthMm: 8, wallMm: 0.9, arcDeg: 180 },
+      { widthMm: [2, 15], wallMm: [0.4, 3], arcDeg: [30, 220] },
+    ],
+    [
+      { family: 'leaf', widthMm: 10, heightMm: 1.5, cut: 'beak' },
+      { widthMm: [2, 20], heightMm: [0.8, 8] },
+    ],
+  ]
+  it.each(LIMITS)('of a $family are taken from the least to the most, and not beyond', (opening, limits) => {
+    const { schema } = familyOf(opening)
+    for (const [key, [least, most]] of Object.entries(limits)) {
+      const step = Number.isInteger(least) && Number.isInteger(most) && key !== 'bendDeg' ? 1 : 0.01
+      for (const fine of [least, most])
+        expect(schema.safeParse({ ...opening, [key]: fine }).error, `${key} ${fine}`).toBeUndefined()
+      for (const bad of [least - step, most + step])
+        expect(schema.safeParse({ ...opening, [key]: bad }).success, `${key} ${bad}`).toBe(false)
+    }
+  })
+})
