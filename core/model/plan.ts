@@ -141,6 +141,12 @@ export const remedySchema = z.discriminatedUnion('kind', [
     placedId: idSchema,
     perPiece: z.number().int(),
   }),
+  z.object({
+    kind: z.literal('setBatch'),
+    pieceId: idSchema,
+    placedId: idSchema,
+    squares: z.number().int().nullable().describe('null: one flower after another'),
+  }),
   z.object({ kind: z.literal('setSize'), pieceId: idSchema, placedId: idSchema, sizeMm: z.number() }),
 ])
 export type Remedy = z.infer<typeof remedySchema>

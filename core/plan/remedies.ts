@@ -38,6 +38,15 @@ export function applyRemedy(order: Order, remedy: Remedy, plan: Plan): Order {
           ? { ...placed, placement: { kind: 'each', perPiece: remedy.perPiece } }
           : placed,
       )
+    case 'setBatch':
+      return {
+        ...mapPlaced(order, (placed, piece) =>
+          piece.id === remedy.pieceId && placed.id === remedy.placedId
+            ? { ...placed, batch: remedy.squares }
+            : placed,
+        ),
+        arrangement: null,
+      }
     case 'setSize':
       return mapPlaced(order, (placed, piece) =>
         piece.id === remedy.pieceId && placed.id === remedy.placedId

@@ -1,4 +1,7 @@
 import { strokeDefinition } from '../../strokes/index.ts'
+import { formatMinutes } from '../../units.ts'
+import { flowersPiped } from '../piped.ts'
+import { minutesPerSquare, mostSquares } from '../work/batchWait.ts'
 import { type AdviceCheck, say } from './check.ts'
 
 /** Flowers that the icing kind cannot do: standing petals, or lifting without freezing or drying. */
@@ -26,6 +29,32 @@ export const icingCannot: AdviceCheck = ({ at, placements }) =>
         ),
       )
     return advice
+  })
+
+/** Squares that stand so long that their icing crusts before the next layer comes: it no longer grips. */
+export const batchCrusts: AdviceCheck = ({ at, placements, uses }) =>
+  placements.flatMap(({ piece, placed, flower }) => {
+    const own = uses.filter((u) => u.pieceId === piece.id && u.placedId === placed.id)
+    const first = own[0]
+    if (!first || !own.some((u) => u.waited)) return []
+    const perSquare = minutesPerSquare(own, (u) => u.waited)
+    const icing = at.icing(first.icingKindId)
+    const most = mostSquares(perSquare, icing.crustMinutes)
+    const squares = Math.min(first.batch, flowersPiped(first))
+    if (squares <= most) return []
+    const fewer = most >= 2 ? most : null
+    return [
+      say(
+        'batch-crusts',
+        'decide',
+        { kind: 'piece', id: piece.id },
+        `${squares} squares of ${flower.name} at a time stand for ${formatMinutes(squares * perSquare)}, and ${icing.name.toLowerCase()} crusts after about ${formatMinutes(icing.crustMinutes)}: the next layer would not grip. ${fewer ? `Take ${fewer} at a time.` : 'Pipe one after another.'}`,
+        {
+          label: fewer ? `Take ${fewer} at a time` : 'One after another',
+          change: { kind: 'setBatch', pieceId: piece.id, placedId: placed.id, squares: fewer },
+        },
+      ),
+    ]
   })
 
 /** Flowers wider than the nail they are piped on. */

@@ -4,7 +4,7 @@ import type { AdviceCheck, Planned } from './check.ts'
 import { closeColours, deepColours, tinyBatches, unchosen } from './colours.ts'
 import { handStrain, missingTips, sharedTips, shortStock, tipConflicts } from './drawer.ts'
 import { tooTallForBox, willNotWork } from './geometry.ts'
-import { icingCannot, widerThanNail } from './icing.ts'
+import { batchCrusts, icingCannot, widerThanNail } from './icing.ts'
 import { noCoat, tooMany, tooWide } from './pieces.ts'
 
 /** Every check, in the order of work. */
@@ -12,6 +12,7 @@ const checks: readonly AdviceCheck[] = [
   empty,
   allergens,
   icingCannot,
+  batchCrusts,
   tooWide,
   tooMany,
   widerThanNail,

@@ -4,6 +4,7 @@ import { type Order, orderSchema } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { newOrder } from '../../orders/new.ts'
 import { planOrder, type UnplannableOrderError } from '../index.ts'
+import { applyRemedy } from '../remedies.ts'
 import { brokenLayers } from '../work/broken.ts'
 import { batchOffers, inBatches } from './batches.ts'
 import { buyOffers } from './buying.ts'
@@ -96,6 +97,28 @@ describe('a flower over a batch of squares', () => {
       mixing: { school: 'carryOver', chain: [{ colourId: 'a', carriedShare: 0.2 }] },
     })
     expect(plan(chain(then)).totals).toEqual(plan(chain(order())).totals)
+  })
+})
+
+describe('squares that stand too long', () => {
+  const slow = inBatches(order(), 'p', 'f', 14)
+  it('are a decision with a remedy that settles it', () => {
+    const before = plan(slow)
+    const said = before.advice.find((a) => a.code === 'batch-crusts')!
+    // a wrap and rows of 1.3 min a square: fourteen wait 18 min, and sugar-and-butter crusts after 15
+    expect(said.message).toMatch(/14 squares of Ranunculus .* stand for 20 min.* crusts after about 15 min/)
+    const then = applyRemedy(slow, said.remedy!.change, before)
+    expect(then.pieces[0]!.flowers[0]!.batch).toBe(6)
+    expect(plan(then).advice.map((a) => a.code)).not.toContain('batch-crusts')
+  })
+  it('are no matter where the icing never crusts, or one flower follows another', () => {
+    const codes = (of: Order, workshop?: Workshop) => plan(of, workshop).advice.map((a) => a.code)
+    const never: Workshop = {
+      ...starterWorkshop,
+      icings: starterWorkshop.icings.map((i) => ({ ...i, crustMinutes: 0 })),
+    }
+    expect(codes(slow, never)).not.toContain('batch-crusts')
+    expect(codes(order())).not.toContain('batch-crusts')
   })
 })
 

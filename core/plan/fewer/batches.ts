@@ -1,7 +1,6 @@
 import { greedy } from '../../bags/greedy.ts'
 import { simulate } from '../../bags/simulate.ts'
 import type { Order } from '../../model/order.ts'
-import type { Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { orderBags } from '../bagProblem.ts'
 import { demand } from '../demand.ts'
@@ -9,6 +8,7 @@ import { nailMinutes } from '../hands.ts'
 import { lookUp } from '../lookup.ts'
 import { flowersPiped } from '../piped.ts'
 import { reserve } from '../reserve.ts'
+import { minutesPerSquare, mostSquares } from '../work/batchWait.ts'
 
 /** A flower that would better be piped over a batch of squares, layer group by layer group. */
 export interface BatchOffer {
@@ -26,10 +26,6 @@ export interface BatchOffer {
   saves: { minutes: number; changes: number; washes: number }
 }
 
-/** A square may stand for this share of the time in which its icing crusts. */
-const OF_CRUST = 0.6
-/** Minutes in which a square goes from the nail to the board and the next one comes. */
-const HAND_OVER = 0.1
 /** Batches that are tried; between them little changes. */
 const SIZES = [2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 60]
 /** Less than this is not worth another way of working. */
@@ -124,9 +120,8 @@ function candidates(order: Order, workshop: Workshop): Candidate[] {
     const own = all.filter((u) => u.pieceId === piece.id && u.placedId === placed.id)
     const flowers = flowersPiped(own[0]!)
     const waits = new Set(waiting.map(({ layer }) => layer.id))
-    const longestMinutes = Math.max(...partMinutes(own, waits)) + HAND_OVER
-    const crust = at.icing(own[0]!.icingKindId).crustMinutes
-    const most = crust === 0 ? flowers : Math.floor((OF_CRUST * crust) / longestMinutes)
+    const longestMinutes = minutesPerSquare(own, (u) => waits.has(u.layerId!))
+    const most = mostSquares(longestMinutes, at.icing(own[0]!.icingKindId).crustMinutes)
     const sizes = [...SIZES.filter((s) => s < flowers), Math.min(60, flowers)].filter(
       (s) => s > 1 && s <= most,
     )
@@ -142,14 +137,4 @@ function candidates(order: Order, workshop: Workshop): Candidate[] {
       },
     ]
   })
-}
-
-/** Minutes of each part of one flower, cut before the layers that wait. */
-function partMinutes(own: readonly Use[], waits: ReadonlySet<string>): number[] {
-  const parts: number[] = []
-  for (const use of own) {
-    if (parts.length === 0 || waits.has(use.layerId!)) parts.push(0)
-    parts[parts.length - 1]! += use.seconds / use.flowers / 60
-  }
-  return parts
 }
