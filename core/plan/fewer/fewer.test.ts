@@ -81,7 +81,7 @@ describe('fewer bags and tips for the demo order', () => {
   })
   it('says what shows: less icing where a layer gets a smaller opening, nothing where only a bowl is shared', () => {
     const scabious = offer.moves.find((m) => m.what.startsWith('Scabious inner petals'))!
-    expect(scabious.effect).toMatch(/^scabious: \d+ % (more|less) icing/)
+    expect(scabious.effect).toMatch(/^scabious: \d+\u00a0% (more|less) icing/)
     for (const m of offer.moves) if (m.toTipId === null) expect([m.effect, m.shows]).toEqual(['', null])
   })
   it('leaves what a person chose', () => {

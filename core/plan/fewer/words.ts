@@ -37,7 +37,8 @@ export function effectWords(before: readonly FittedPlacement[], after: readonly 
       .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
   const icing = most((p) => p.fitted.measure.volumeMm3, ICING_TOLD)
   const width = most((p) => p.fitted.measure.diameterMm, WIDTH_TOLD)
-  const percent = (by: number) => `${Math.round(100 * Math.abs(by))} %`
+  // a figure is not parted from its sign at the end of a line
+  const percent = (by: number) => `${Math.round(100 * Math.abs(by))}\u00a0%`
   const parts = [
     icing && { name: icing.name, by: `${percent(icing.by)} ${icing.by > 0 ? 'more' : 'less'} icing` },
     width && { name: width.name, by: `${percent(width.by)} ${width.by > 0 ? 'wider' : 'narrower'}` },
