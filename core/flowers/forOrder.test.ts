@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFaults } from '../model/faults.ts'
-import { type Order, orderSchema } from '../model/order.ts'
+import type { Order } from '../model/order.ts'
 import { mergeOrders } from '../orders/day.ts'
-import { newOrder } from '../orders/new.ts'
 import { planOrder } from '../plan/index.ts'
 import { replaceColour } from '../plan/remedies.ts'
+import { allIn, wearing } from '../plan/testing.ts'
 import { brokenLayers } from '../plan/work/broken.ts'
 import { openingSlot } from '../tips/index.ts'
 import { areaShare } from '../tips/slot.ts'
@@ -15,30 +15,12 @@ import { fitFlower } from './resolve.ts'
 
 const rose = starterWorkshop.flowers.find((f) => f.id === 'rose')!
 const order = (more: object): Order =>
-  orderSchema.parse({
-    ...newOrder('a', 'Roses', '2026-12-01T10:00', 'butter-sugar'),
+  wearing(10, [{ ...allIn('rose', 'pink'), id: 'f', ...more }], {
     practicePerFlower: 0,
     safety: 'tight',
     colours: [
       { id: 'pink', name: 'Pink', hex: '#e8a0b4' },
       { id: 'plum', name: 'Plum', hex: '#703050' },
-    ],
-    pieces: [
-      {
-        id: 'p',
-        name: 'Cupcakes',
-        count: 10,
-        shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
-        flowers: [
-          {
-            id: 'f',
-            flowerId: 'rose',
-            placement: { kind: 'each', perPiece: 1 },
-            colours: Object.fromEntries(rose.roles.map((r) => [r.id, 'pink'])),
-            ...more,
-          },
-        ],
-      },
     ],
   })
 const piped = (of: Order, colourId: string) =>

@@ -1,6 +1,11 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
-import { orderSchema } from '../model/order.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import { readBakeryFile, withBakery } from '../files/bakeryFile.ts'
+import { orderFileSchema } from '../files/orderFile.ts'
+import { type Order, orderSchema } from '../model/order.ts'
+import type { Workshop } from '../model/workshop.ts'
 import { newOrder } from '../orders/new.ts'
 
 /** Colours of every order that is made at random. */
@@ -36,3 +41,41 @@ export const orders = fc.array(piece, { minLength: 2, maxLength: 5 }).map((piece
     })),
   }),
 )
+
+const demoFile = (name: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'))
+
+/** An order of the demo bakery. */
+export const demoOrder = (name: 'observatory' | 'allotment' | 'reading-room'): Order =>
+  orderFileSchema.parse(demoFile(name)).order
+
+/** The starter workshop as the demo bakery has it: its own tips, dyes and settings. */
+export function demoWorkshop(): Workshop {
+  const bakery = readBakeryFile(demoFile('bakery'), starterWorkshop)
+  if (!bakery.ok) throw new Error('The demo bakery does not read.')
+  return withBakery(starterWorkshop, bakery.value)
+}
+
+/** Every role of a library flower in one colour. */
+export const allIn = (flowerId: string, colourId: string) => ({
+  flowerId,
+  colours: Object.fromEntries(
+    starterWorkshop.flowers.find((f) => f.id === flowerId)!.roles.map((r) => [r.id, colourId]),
+  ),
+})
+
+/** An order for cupcakes that each wear one of every flower given; `more` is the order's own. */
+export const wearing = (count: number, flowers: readonly object[], more: object): Order =>
+  orderSchema.parse({
+    ...newOrder('a', 'Cupcakes', '2026-12-01T10:00', 'butter-sugar'),
+    pieces: [
+      {
+        id: 'p',
+        name: 'Cupcakes',
+        count,
+        shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
+        flowers: flowers.map((f, i) => ({ id: `f${i}`, placement: { kind: 'each', perPiece: 1 }, ...f })),
+      },
+    ],
+    ...more,
+  })

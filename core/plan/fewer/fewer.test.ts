@@ -1,23 +1,16 @@
-import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { starterWorkshop } from '../../catalogue/starter.ts'
-import { readBakeryFile, withBakery } from '../../files/bakeryFile.ts'
-import { orderFileSchema } from '../../files/orderFile.ts'
 import { orderFaults } from '../../model/faults.ts'
 import { type Order, orderSchema } from '../../model/order.ts'
 import { newOrder } from '../../orders/new.ts'
 import { demand } from '../demand.ts'
 import { planOrder } from '../index.ts'
 import { lookUp } from '../lookup.ts'
+import { demoOrder, demoWorkshop } from '../testing.ts'
 import { brokenLayers } from '../work/broken.ts'
 import { applied, type FewerOffer, fewerOffer } from './offer.ts'
 
-const load = (name: string) =>
-  JSON.parse(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8'))
-const bakery = readBakeryFile(load('bakery'), starterWorkshop)
-if (!bakery.ok) throw new Error('The demo bakery does not read.')
-const workshop = withBakery(starterWorkshop, bakery.value)
-const demo = orderFileSchema.parse(load('observatory')).order
+const workshop = demoWorkshop()
+const demo = demoOrder('observatory')
 
 function offerFor(order: Order): FewerOffer {
   const search = fewerOffer(order, workshop)

@@ -1,35 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../../catalogue/starter.ts'
 import { orderFaults } from '../../model/faults.ts'
-import { type Order, orderSchema } from '../../model/order.ts'
-import { newOrder } from '../../orders/new.ts'
+import type { Order } from '../../model/order.ts'
 import { planOrder } from '../index.ts'
 import { replaceColour } from '../remedies.ts'
+import { allIn, wearing } from '../testing.ts'
 import { hiddenOffer, piped } from './hidden.ts'
 
-const order = (flowers: { flowerId: string; colours: Record<string, string> }[]): Order =>
-  orderSchema.parse({
-    ...newOrder('h', 'Hidden', '2026-12-01T10:00', 'butter-sugar'),
+const order = (flowers: readonly object[]): Order =>
+  wearing(12, flowers, {
     colours: [
       { id: 'dusk', name: 'Dusk', hex: '#8f86b2' },
       { id: 'brass', name: 'Brass', hex: '#b98b2f' },
     ],
-    pieces: [
-      {
-        id: 'p',
-        name: 'Cupcakes',
-        count: 12,
-        shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
-        flowers: flowers.map((f, i) => ({ ...f, id: `f${i}`, placement: { kind: 'each', perPiece: 1 } })),
-      },
-    ],
   })
-const all = (flowerId: string, colourId: string) => ({
-  flowerId,
-  colours: Object.fromEntries(
-    starterWorkshop.flowers.find((f) => f.id === flowerId)!.roles.map((r) => [r.id, colourId]),
-  ),
-})
 const grams = (of: Order, colourId: string) =>
   planOrder(of, starterWorkshop).uses.reduce(
     (sum, u) => sum + u.parts.reduce((s, p) => s + (p.colourId === colourId ? p.piped : 0), 0),
@@ -37,12 +21,12 @@ const grams = (of: Order, colourId: string) =>
   )
 
 describe('what nobody sees', () => {
-  const own = order([all('rose', 'dusk'), all('dahlia', 'brass')])
+  const own = order([allIn('rose', 'dusk'), allIn('dahlia', 'brass')])
   const offer = hiddenOffer(own, starterWorkshop)!
 
   it('is the cone and the dome under petals, and no centre', () => {
     expect(offer.layers.map((l) => l.words)).toEqual(['classic rose cone', 'dahlia dome'])
-    const centre = order([all('daisy', 'brass')])
+    const centre = order([allIn('daisy', 'brass')])
     expect(hiddenOffer(centre, starterWorkshop)).toBeNull()
   })
 

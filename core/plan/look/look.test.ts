@@ -1,23 +1,16 @@
-import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { starterWorkshop } from '../../catalogue/starter.ts'
-import { readBakeryFile, withBakery } from '../../files/bakeryFile.ts'
-import { orderFileSchema } from '../../files/orderFile.ts'
 import { seenFromAbove } from '../../flowers/seen.ts'
 import type { Order, PlacedFlower } from '../../model/order.ts'
 import { seeded } from '../../random.ts'
 import { demand } from '../demand.ts'
 import { lookUp } from '../lookup.ts'
+import { demoOrder, demoWorkshop } from '../testing.ts'
 import { lookKept, lookWords } from './kept.ts'
 import { shownPieces } from './shown.ts'
 import { transportCost } from './transport.ts'
 
-const load = (name: string) =>
-  JSON.parse(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8'))
-const bakery = readBakeryFile(load('bakery'), starterWorkshop)
-if (!bakery.ok) throw new Error('The demo bakery does not read.')
-const workshop = withBakery(starterWorkshop, bakery.value)
-const demo = orderFileSchema.parse(load('observatory')).order
+const workshop = demoWorkshop()
+const demo = demoOrder('observatory')
 
 const shown = (order: Order) => {
   const at = lookUp(order, workshop)
