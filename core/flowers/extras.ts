@@ -1,10 +1,9 @@
 import type { Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
-import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../strokes/index.ts'
 import { openingSize } from '../tips/index.ts'
-import { layerAzimuths } from './layers.ts'
 import { type FittedFlower, scaleLayer } from './resolve.ts'
+import { restsAt } from './restsAt.ts'
 
 /** Something loose that can be added to any flower for one order. */
 export interface ExtraKind {
@@ -102,7 +101,7 @@ export function extraLayer(
   const [tip] = [...(owned.length > 0 ? owned : able)].sort((a, b) => near(a) - near(b))
   if (!tip) return null
   const laid = stroke(openingSize(tip.opening))
-  const heightMm = Math.max(0, surfaceAt(layers, laid.ringMm) - SINKS_MM)
+  const heightMm = Math.max(0, restsAt(layers, laid.ringMm) - SINKS_MM)
   const layer: Layer = {
     id,
     name: kind.label,
@@ -124,32 +123,3 @@ export function extraLayer(
 
 /** Openings through which nothing is dotted. */
 const SLOTTED = new Set(['petal', 'curvedPetal', 'halfMoon', 'leaf', 'multiHole'])
-
-/** How near to a ring a point has to be to carry what is set there, mm. */
-const NEAR_MM = 1.2
-
-/** How high a flower stands at a ring, mm: the mean over the ring of the highest icing near it. */
-function surfaceAt(layers: FittedFlower['layers'], ringMm: number): number {
-  const SECTORS = 12
-  const highest = new Float64Array(SECTORS)
-  for (const { layer, tip } of layers) {
-    const body = strokeBody(
-      layer.stroke,
-      { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 },
-      tip.opening,
-    )
-    for (const azimuth of layerAzimuths(layer)) {
-      const [cos, sin] = [Math.cos(azimuth), Math.sin(azimuth)]
-      for (let o = 0; o < body.length; o += 3) {
-        const r = Math.hypot(body[o]!, body[o + 1]!)
-        if (Math.abs(r - ringMm) > NEAR_MM) continue
-        const x = cos * body[o]! - sin * body[o + 1]!
-        const y = sin * body[o]! + cos * body[o + 1]!
-        const turn = Math.atan2(y, x) / (2 * Math.PI) + 0.5
-        const sector = Math.min(SECTORS - 1, Math.floor(turn * SECTORS))
-        highest[sector] = Math.max(highest[sector]!, body[o + 2]!)
-      }
-    }
-  }
-  return highest.reduce((sum, z) => sum + z, 0) / SECTORS
-}

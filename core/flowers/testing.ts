@@ -1,3 +1,9 @@
+import type { Layer } from '../model/flower.ts'
+import type { OwnedTip } from '../model/tip.ts'
+import { strokeSchema } from '../strokes/index.ts'
+import type { Opening } from '../tips/index.ts'
+import type { ResolvedLayer } from './layers.ts'
+
 /** Caliper and ruler on a drawn solid: mean width over 36 directions, greatest width, top. */
 export function measuredSolid(points: Float32Array) {
   const widths = Array.from({ length: 36 }, (_, d) => {
@@ -13,4 +19,32 @@ export function measuredSolid(points: Float32Array) {
   let top = 0
   for (let o = 2; o < points.length; o += 3) top = Math.max(top, points[o]!)
   return { mean: widths.reduce((a, b) => a + b) / 36, most: Math.max(...widths), top }
+}
+
+/** A layer of one stroke through one opening, as a fitted flower holds it; plain, at the centre, once, unless said. */
+export function laid(stroke: object, opening: Opening, more: Partial<Layer> = {}): ResolvedLayer {
+  const id = more.id ?? 'layer'
+  return {
+    layer: {
+      id,
+      name: id,
+      tipId: `tip-of-${id}`,
+      stiffness: 'medium',
+      load: { kind: 'plain', role: 'icing' },
+      count: 1,
+      ringMm: 0,
+      heightMm: 0,
+      startDeg: 0,
+      spreadDeg: 360,
+      ...more,
+      stroke: strokeSchema.parse(stroke),
+    } as Layer,
+    tip: {
+      id: `tip-of-${id}`,
+      label: '',
+      owned: 1,
+      opening,
+      needsLargeCoupler: false,
+    } as unknown as OwnedTip,
+  }
 }
