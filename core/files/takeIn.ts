@@ -3,6 +3,7 @@ import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
 import { distinctName } from '../model/names.ts'
 import type { Order } from '../model/order.ts'
+import { retipped } from '../model/retip.ts'
 import type { OwnedTip, Tip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
 import type { FlowerFile } from './flowerFile.ts'
@@ -141,9 +142,8 @@ function pointed(
       ...piece,
       icingKindId: piece.icingKindId === null ? null : toIcing(piece.icingKindId),
       flowers: piece.flowers.map((placed) => ({
-        ...placed,
+        ...retipped(placed, toTip),
         flowerId: toFlower(placed.flowerId),
-        tips: Object.fromEntries(Object.entries(placed.tips).map(([layer, tip]) => [layer, toTip(tip)])),
       })),
     })),
   }

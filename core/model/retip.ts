@@ -1,0 +1,15 @@
+import type { PlacedFlower } from './order.ts'
+
+/** Ids of the tips that a placed flower names itself: those a person chose for its layers, and those of added layers. */
+export function tipsNamed({ tips, added }: PlacedFlower): string[] {
+  return [...Object.values(tips), ...added.map((a) => a.layer.tipId)]
+}
+
+/** A placed flower with every tip that it names looked up anew. */
+export function retipped(placed: PlacedFlower, idOf: (tipId: string) => string): PlacedFlower {
+  return {
+    ...placed,
+    tips: Object.fromEntries(Object.entries(placed.tips).map(([layer, tip]) => [layer, idOf(tip)])),
+    added: placed.added.map((a) => ({ ...a, layer: { ...a.layer, tipId: idOf(a.layer.tipId) } })),
+  }
+}
