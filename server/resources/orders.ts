@@ -130,6 +130,8 @@ const isTable = (name: string): name is TableName => (tableNames as readonly str
 export function fileName(title: Order['title']): string {
   const plain = title
     .normalize('NFKD')
+    // an accent comes apart from its letter, and is left out
+    .replace(/\p{M}/gu, '')
     .replace(/[^A-Za-z0-9]+/g, '-')
     .replace(/^-|-$/g, '')
     .toLowerCase()
