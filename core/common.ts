@@ -1,4 +1,8 @@
 import { z } from 'zod'
+import { issueWords } from './issueWords.ts'
+
+// every schema of core is built on this file, and says in the same words what to do about a field
+z.config({ customError: issueWords })
 
 /** Identifier used in files and addresses: letters, digits, hyphens. */
 export const idSchema = z

@@ -147,7 +147,7 @@ describe('what is known of a bottle', () => {
       { ...pink, dabs: [], learnt: { log: Math.log(1.5), sd: 0.1, mixes: 1 } },
       icings,
     ).curve
-    stronger.forEach((k, i) => expect(k).toBeCloseTo(1.5 * plain[i]!, 9))
+    for (const [i, k] of stronger.entries()) expect(k).toBeCloseTo(1.5 * plain[i]!, 9)
     const gone = { ...pink, dabs: [{ ...dab, icingKindId: 'gone' }] }
     expect(dyeFit(gone, icings).curve).toEqual(plain)
     expect(dyeFit({ ...pink, dabs: [dab] }, icings).curve).not.toEqual(plain)
@@ -207,7 +207,7 @@ describe('mending a bowl', () => {
         expect(of.grams - same.takeOutGrams + same.addBaseGrams).toBeCloseTo(of.grams, 6)
         const again = made.map((d) => (d * (of.grams - same.takeOutGrams)) / of.grams)
         for (const { dye, drops } of same.add) again[dye]! += (drops * 100) / of.grams
-        again.forEach((d, j) => expect(d).toBeCloseTo(bowl[j]!, 6))
+        for (const [j, d] of again.entries()) expect(d).toBeCloseTo(bowl[j]!, 6)
       }
     }
   })
