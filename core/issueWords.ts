@@ -47,3 +47,9 @@ export function issueWords(issue: z.core.$ZodRawIssue): string | null {
       return null
   }
 }
+
+/** A bare limit, as `issueWords` gives it for a number, with the unit of the field it stands in: "At most 40 mm." */
+export function withUnit(words: string, unit: string): string {
+  const limit = /^((?:At (?:least|most)|(?:More|Less) than) -?[\d.,]+)\.$/
+  return unit === '' ? words : words.replace(limit, `$1 ${unit}.`)
+}

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { withUnit } from '#core/issueWords'
 import { NumberText, type NumberTextProps } from './NumberText.tsx'
 
 type FieldProps = NumberTextProps & { schema: z.ZodType<number> }
@@ -12,7 +13,7 @@ export function OptionalNumberField(
     <NumberText
       {...rest}
       value={value}
-      onNumber={(number) => checked(number, schema.nullable(), value, onChange)}
+      onNumber={(number) => checked(number, schema.nullable(), value, onChange, rest.unit)}
     />
   )
 }
@@ -27,20 +28,23 @@ export function NumberField(props: FieldProps & { value: number; onChange: (valu
     <NumberText
       {...rest}
       value={value}
-      onNumber={(number) => (number === null ? 'Type a number.' : checked(number, schema, value, onChange))}
+      onNumber={(number) =>
+        number === null ? 'Type a number.' : checked(number, schema, value, onChange, rest.unit)
+      }
     />
   )
 }
 
-/** Takes on a number that the schema allows, and says what is wrong with one that it does not. */
+/** Takes on a number that the schema allows, and says what is wrong with one that it does not, in its unit. */
 export function checked<T extends number | null>(
   number: T,
   schema: z.ZodType<T>,
   before: T,
   onChange: (value: T) => void,
+  unit = '',
 ): string | null {
   const parsed = schema.safeParse(number)
-  if (!parsed.success) return parsed.error.issues[0]?.message ?? 'Not possible.'
+  if (!parsed.success) return withUnit(parsed.error.issues[0]?.message ?? 'Not possible.', unit)
   if (parsed.data !== before) onChange(parsed.data)
   return null
 }

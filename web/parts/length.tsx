@@ -30,7 +30,7 @@ export function LengthField(props: LengthFieldProps & { value: number; onChange:
       {...inInches}
       value={inches(value)}
       onNumber={(typed) =>
-        typed === null ? 'Type a number.' : told(checked(millimetres(typed), schema, value, onChange))
+        typed === null ? 'Type a number.' : told(checked(millimetres(typed), schema, value, onChange, 'mm'))
       }
     />
   )
@@ -48,7 +48,7 @@ export function OptionalLengthField(
       {...inInches}
       value={value === null ? null : inches(value)}
       onNumber={(typed) =>
-        told(checked(typed === null ? null : millimetres(typed), schema.nullable(), value, onChange))
+        told(checked(typed === null ? null : millimetres(typed), schema.nullable(), value, onChange, 'mm'))
       }
     />
   )
@@ -60,4 +60,6 @@ const millimetres = (typed: number) => Number((typed * MM_PER_INCH).toFixed(4))
 
 /** What the model says of millimetres, said in inches. */
 const told = (why: string | null) =>
-  why?.replace(/(\d+(?:\.\d+)?) mm/g, (_, mm) => formatLength(Number(mm), 'inches')) ?? null
+  why?.replace(/([\d,]+(?:\.\d+)?) mm/g, (_, mm: string) =>
+    formatLength(Number(mm.replaceAll(',', '')), 'inches'),
+  ) ?? null
