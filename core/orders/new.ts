@@ -37,7 +37,7 @@ function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 
 
 /** A new, bare piece of a kind. */
 export function newPiece(id: string, kind: SurfaceKind): Piece {
-  return { id, ...starts[kind] }
+  return { id, ...structuredClone(starts[kind]) }
 }
 
 /** A copy of a piece under a new name, its flowers with new ids. */

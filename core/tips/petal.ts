@@ -4,7 +4,7 @@ import { slotOutline, taperedArea, taperedWidth } from './slot.ts'
 
 const schema = z.object({
   family: z.literal('petal'),
-  lengthMm: z.number().min(4).max(35),
+  lengthMm: z.number().min(4).max(45),
   wideMm: z.number().min(0.6).max(5),
   narrowMm: z.number().min(0.3).max(3),
 })
