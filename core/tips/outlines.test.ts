@@ -166,7 +166,7 @@ describe('measures of an opening', () => {
     [{ family: 'veeCut', widthMm: 8 }, { widthMm: [3, 25] }],
     [
       { family: 'curvedPetal', lengthMm: 12, wideMm: 2, narrowMm: 1, bendDeg: 40 },
-      { lengthMm: [4, 35], wideMm: [0.6, 5], narrowMm: [0.3, 3], bendDeg: [10, 120] },
+      { lengthMm: [4, 45], wideMm: [0.6, 5], narrowMm: [0.3, 3], bendDeg: [10, 120] },
     ],
     [
       { family: 'halfMoon', widthMm: 8, wallMm: 0.9, arcDeg: 180 },
