@@ -220,6 +220,34 @@ describe('where a check begins', () => {
     expect(codes([[ARC, 'slot', { count: 3, ringMm: 12, spreadDeg: 180 }]])).not.toContain('row-gaps')
   })
 
+  it('what is offered instead is as many as close, or lie two deep, and a mound a millimetre under its wall', () => {
+    const remedy = (layers: Parameters<typeof recipe>[0], code: string) => {
+      const flower = recipe(layers)
+      const fitted = fitFlower(flower, { sizeMm: null, tips: {} }, tips)
+      const { layer } = flowerChecks(flower, fitted.layers, fitted.measure).find((c) => c.code === code)!
+        .remedy!
+      return layer!.part
+    }
+    // 60° and what the thickness and the overlap add: five or six close, and twice as many lie two deep
+    const enough = remedy([[ARC, 'slot', { count: 3, ringMm: 12 }]], 'row-gaps').count!
+    const room = remedy([[ARC, 'slot', { count: 19, ringMm: 12 }]], 'row-full').count!
+    expect([5, 6]).toContain(enough)
+    expect(room).toBeGreaterThanOrEqual(2 * (enough - 1))
+    expect(room).toBeLessThanOrEqual(2 * enough)
+    const lowered = (wallAt: number) =>
+      remedy(
+        [
+          [mound(20), 'r3'],
+          [WALL, 'slot', { ringMm: 6, heightMm: wallAt }],
+        ],
+        'mound-too-high',
+      )
+    expect(lowered(0)).toMatchObject({ stroke: { tallMm: 11 } })
+    expect(lowered(3)).toMatchObject({ stroke: { tallMm: 14 } })
+    // never to nothing: a millimetre of icing stays
+    expect(lowered(-11)).toMatchObject({ stroke: { tallMm: 1 } })
+  })
+
   it('two and four petals stand opposite, three and five do not; of two rows the outer one is looked at', () => {
     const row = (count: number, ringMm: number): [object, string, Partial<Layer>] => [
       ARC,
