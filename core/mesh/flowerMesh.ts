@@ -3,7 +3,7 @@ import type { BorderRun } from '../flowers/run.ts'
 import { seeded, slip } from '../random.ts'
 import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
-import { strokeSolid } from '../solids/strokeSolid.ts'
+import { skinLaid, strokeSolid } from '../solids/strokeSolid.ts'
 import { type Placement, radians } from '../strokes/stroke.ts'
 
 /**
@@ -39,7 +39,7 @@ export function flowerMesh(
         }
         const start = builder.entries
         const firstVertex = builder.vertices
-        plans[i]!.add(builder, at, i, random)
+        skinLaid(builder, plans[i]!.lay(at, random), i)
         if (run) moveOn(builder, firstVertex, run, unit)
         builder.mesh.strokes.push({ layer: i, index, start, count: builder.entries - start })
       })

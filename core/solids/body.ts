@@ -5,7 +5,7 @@ import { traceStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { type Opening, openingSlot } from '../tips/index.ts'
 import { newMesh } from './mesh.ts'
-import { strokeSolid } from './strokeSolid.ts'
+import { skinLaid, strokeSolid } from './strokeSolid.ts'
 
 /** A hand that never slips: the middle of every range. */
 const steady: Random = () => 0.5
@@ -20,7 +20,7 @@ const DETAIL = 1
 export function strokeBody(stroke: Stroke, at: Placement, opening: Opening): Float32Array {
   const solid = strokeSolid(stroke, at, opening, DETAIL)
   const builder = newMesh(solid.room.vertices, 0)
-  solid.add(builder, at, 0, steady)
+  skinLaid(builder, solid.lay(at, steady), 0)
   return builder.mesh.positions
 }
 
@@ -28,7 +28,7 @@ export function strokeBody(stroke: Stroke, at: Placement, opening: Opening): Flo
 export function strokeTriangles(stroke: Stroke, at: Placement, opening: Opening): Float32Array {
   const solid = strokeSolid(stroke, at, opening, DETAIL)
   const builder = newMesh(solid.room.vertices, solid.room.triangles)
-  solid.add(builder, at, 0, steady)
+  skinLaid(builder, solid.lay(at, steady), 0)
   const { positions, indices } = builder.mesh
   const corners = new Float32Array(indices.length * 3)
   indices.forEach((vertex, i) => {

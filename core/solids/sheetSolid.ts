@@ -2,6 +2,7 @@ import { type SheetFrame, type SheetGrid, type SheetPath, sweepSheet } from '../
 import { type Random, slip, smoothNoise } from '../random.ts'
 import type { Slot } from '../tips/family.ts'
 import { FRILL_SWELL, WAVER_TILT, WAVER_UP_MM } from './hand.ts'
+import type { LaidSheet } from './laid.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { INNER_FACE, skin, skinTriangles } from './mesh.ts'
 
@@ -44,34 +45,44 @@ const THINNEST = 0.65
 const THICKEST = 2.6
 
 /**
- * Adds a swept sheet as a closed shell: the mid-surface with its frill, thickened along its true normal by what
- * the hand's speed leaves there (`flow · mean speed / local speed`, docs/calculations.md), rounded at both edges
- * and tapering at both ends of the stroke.
+ * Lays a sheet: the mid-surface with its frill, and what the hand's speed leaves there (`flow · mean speed / local
+ * speed`, docs/calculations.md), tapering at both ends of the stroke. A hand's wavering is in it.
  */
-export function addSheet(
-  builder: MeshBuilder,
+export function laySheet(
   path: SheetPath,
   slot: Slot,
   { flow, vee = 0 }: { flow: number; vee?: number },
   ripple: Ripple | null,
-  cut: SheetCut,
-  layer: number,
+  { tSteps, uSteps }: SheetCut,
   random: Random,
-): void {
-  const grid = sweepSheet(unsteady(path, random), slot, cut.tSteps, cut.uSteps)
-  const { tSteps, uSteps } = cut
-  const row = uSteps + 1
+): LaidSheet {
+  const grid = sweepSheet(unsteady(path, random), slot, tSteps, uSteps)
   if (vee > 0) sinkVein(grid, vee)
   if (ripple) addRipple(grid.points, tSteps, uSteps, ripple, vee > 0, random)
-  const normals = gridNormals(grid.points, tSteps, row)
-  const thick = thicknesses(grid, slot, flow, random)
-  const around = ringSize(cut)
+  return {
+    kind: 'sheet',
+    tSteps,
+    uSteps,
+    points: grid.points,
+    thick: thicknesses(grid, slot, flow, random),
+  }
+}
+
+/** Share of its thickness by which a sheet's edge is rounded out. */
+const ROUNDED = 0.42
+
+/** Gives a sheet its skin: a closed shell, thickened along its true normal and rounded at both edges. */
+export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number): void {
+  const { points, thick, tSteps, uSteps } = laid
+  const row = uSteps + 1
+  const normals = gridNormals(points, tSteps, row)
+  const around = ringSize(laid)
   const first = builder.vertices
   const { positions, places, alongs, thicks, layers } = builder.mesh
   let v = first
   let along = 0
   for (let t = 0; t <= tSteps; t++) {
-    if (t > 0) along += distance(grid.points, (t * row + uSteps / 2) * 3, ((t - 1) * row + uSteps / 2) * 3)
+    if (t > 0) along += distance(points, (t * row + uSteps / 2) * 3, ((t - 1) * row + uSteps / 2) * 3)
     for (let k = 0; k < around; k++) {
       // down the outer face, past the narrow end, back up the inner face, past the wide end
       const rimNarrow = k === uSteps + 1
@@ -81,12 +92,12 @@ export function addSheet(
       const at = (t * row + u) * 3
       const h = thick[t * row + u]!
       const o = v * 3
-      for (let c = 0; c < 3; c++) positions[o + c] = grid.points[at + c]! + normals[at + c]! * h * side
+      for (let c = 0; c < 3; c++) positions[o + c] = points[at + c]! + normals[at + c]! * h * side
       if (rimNarrow || rimWide) {
         const inner = (t * row + (rimNarrow ? uSteps - 1 : 1)) * 3
-        const away = distance(grid.points, at, inner) || 1
+        const away = distance(points, at, inner) || 1
         for (let c = 0; c < 3; c++)
-          positions[o + c]! += ((grid.points[at + c]! - grid.points[inner + c]!) / away) * h * 0.42
+          positions[o + c]! += ((points[at + c]! - points[inner + c]!) / away) * h * ROUNDED
       }
       places[v] = u / uSteps
       alongs[v] = along
@@ -165,7 +176,7 @@ function addRipple(
 }
 
 /** Unit normals of a grid of points by central differences. */
-function gridNormals(points: Float64Array, tSteps: number, row: number): Float64Array {
+export function gridNormals(points: Float64Array, tSteps: number, row: number): Float64Array {
   const normals = new Float64Array(points.length)
   for (let t = 0; t <= tSteps; t++) {
     const before = Math.max(0, t - 1) * row

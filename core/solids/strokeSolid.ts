@@ -6,16 +6,24 @@ import { strokeCycles, traceStroke } from '../strokes/quantities.ts'
 import type { Placement, StrokeDefinition, Trace } from '../strokes/stroke.ts'
 import { type Outline, outlineArea, type Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingOutlines, openingSlot } from '../tips/index.ts'
+import { type Laid, outlineMiddle } from './laid.ts'
 import type { MeshBuilder } from './mesh.ts'
-import { addSheet, type Ripple, sheetCut, sheetRoom } from './sheetSolid.ts'
-import { addTube, tubeRoom } from './tubeSolid.ts'
+import { laySheet, type Ripple, sheetCut, sheetRoom, skinSheet } from './sheetSolid.ts'
+import { layRope, skinRope, tubeRoom } from './tubeSolid.ts'
 
 /** How a stroke is made solid; decided once for all strokes of a layer, so that room can be made for them. */
 export interface StrokeSolid {
   /** Vertices and triangles of one stroke. */
   room: { vertices: number; triangles: number }
-  /** Adds one stroke; `layer` is what its vertices say they belong to. */
-  add(builder: MeshBuilder, at: Placement, layer: number, random: Random): void
+  /** Lays one stroke where it is wanted, as a hand does. */
+  lay(at: Placement, random: Random): Laid[]
+}
+
+/** Adds what was laid to a mesh; `layer` is what its vertices say they belong to. */
+export function skinLaid(builder: MeshBuilder, laid: readonly Laid[], layer: number): void {
+  for (const body of laid)
+    if (body.kind === 'sheet') skinSheet(builder, body, layer)
+    else skinRope(builder, body, layer)
 }
 
 /**
@@ -42,9 +50,9 @@ function planSheet(
   const cut = sheetCut(slot, ripple, travelMm, detail)
   return {
     room: sheetRoom(cut),
-    add: (builder, at, layer, random) => {
+    lay: (at, random) => {
       const here = retrace(at)
-      if (here.primitive === 'sheet') addSheet(builder, here.path, slot, here, ripple, cut, layer, random)
+      return here.primitive === 'sheet' ? [laySheet(here.path, slot, here, ripple, cut, random)] : []
     },
   }
 }
@@ -82,10 +90,11 @@ function planTube(
       vertices: each.reduce((sum, r) => sum + r.vertices, 0),
       triangles: each.reduce((sum, r) => sum + r.triangles, 0),
     },
-    add: (builder, at, layer, random) => {
+    lay: (at, random) => {
       const here = retrace(at)
-      if (here.primitive === 'tube')
-        for (const outline of outlines) addTube(builder, here.path, outline, cut, layer, random)
+      return here.primitive === 'tube'
+        ? outlines.map((outline) => layRope(here.path, outline, cut, random))
+        : []
     },
   }
 }
@@ -101,13 +110,8 @@ function coarse(opening: Opening, detail: number): Outline[] {
   return outlines.map((outline) => {
     const step = Math.max(1, Math.round(outline.length / wanted))
     const kept = outline.filter((_, i) => i % step === 0)
-    const middle = centre(outline)
+    const middle = outlineMiddle(outline)
     const factor = Math.sqrt(area / outlineArea(kept))
     return kept.map(([x, y]) => [middle[0] + (x - middle[0]) * factor, middle[1] + (y - middle[1]) * factor])
   })
-}
-
-function centre(outline: Outline): [number, number] {
-  const sum = outline.reduce(([x, y], [a, b]) => [x + a, y + b] as [number, number], [0, 0])
-  return [sum[0] / outline.length, sum[1] / outline.length]
 }

@@ -1,6 +1,7 @@
 import { newTubeFrame, type TubePath } from '../geometry/tube.ts'
 import { type Random, slip, smoothNoise } from '../random.ts'
 import type { Outline } from '../tips/family.ts'
+import { type LaidRope, outlineMiddle } from './laid.ts'
 import { INNER_FACE, type MeshBuilder, skin, skinTriangles } from './mesh.ts'
 
 /** How finely a tube is cut: rings along it. Around it goes the outline it is given. */
@@ -15,48 +16,61 @@ export function tubeRoom(cut: TubeCut, outline: Outline): { vertices: number; tr
 /** Smallest a ring is drawn, as a share of the opening: a point has no triangles to turn. */
 const LEAST_SCALE = 0.012
 
-/**
- * Adds a swept tube: the opening's outline carried along the path, square to it, swelling by its scale and turned
- * by its twist. The frame is carried along without turning by itself (rotation-minimising, by double reflection:
- * Wang, Jüttler, Zheng and Liu, ACM TOG 27, 2008).
- */
-export function addTube(
-  builder: MeshBuilder,
-  path: TubePath,
-  outline: Outline,
-  cut: TubeCut,
-  layer: number,
-  random: Random,
-): void {
-  const around = outline.length
-  const [mx, my] = centroid(outline)
-  const first = builder.vertices
-  const { positions, places, alongs, thicks, layers } = builder.mesh
+/** Lays a rope along a path: a hand's swelling and slips are in it. */
+export function layRope(path: TubePath, outline: Outline, { rings }: TubeCut, random: Random): LaidRope {
   const frame = newTubeFrame()
   const swell = smoothNoise(random, 5)
   const size = 1 + 0.03 * slip(random)
-  const points = samplePath(path, cut.rings)
+  const laid: LaidRope = {
+    kind: 'rope',
+    rings,
+    outline,
+    centres: new Float64Array(rings * 3),
+    scale: new Float64Array(rings),
+    twist: new Float64Array(rings),
+    flat: 1,
+  }
+  for (let t = 0; t < rings; t++) {
+    path(t / (rings - 1), frame)
+    laid.centres.set([frame.x, frame.y, frame.z], t * 3)
+    laid.scale[t] = Math.max(LEAST_SCALE, frame.scale) * size * (1 + 0.03 * swell((5 * t) / rings))
+    laid.twist[t] = frame.twist
+  }
+  return laid
+}
+
+/**
+ * Gives a rope its skin: the opening's outline carried along the path, square to it, swelling by its scale and turned
+ * by its twist. The frame is carried along without turning by itself (rotation-minimising, by double reflection:
+ * Wang, Jüttler, Zheng and Liu, ACM TOG 27, 2008). A rope that has sunk is lower and wider by the same share.
+ */
+export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): void {
+  const { outline, centres: points, rings } = laid
+  const around = outline.length
+  const [mx, my] = outlineMiddle(outline)
+  const first = builder.vertices
+  const { positions, places, alongs, thicks, layers } = builder.mesh
+  const [lower, wider] = [Math.sqrt(laid.flat), 1 / Math.sqrt(laid.flat)]
   const r: [number, number, number] = [0, 0, 0]
   let v = first
   let along = 0
-  let tangent = tangentAt(points, 0, cut.rings)
+  let tangent = tangentAt(points, 0, rings)
   sideOf(tangent, r)
-  for (let t = 0; t < cut.rings; t++) {
+  for (let t = 0; t < rings; t++) {
     const o = t * 3
     if (t > 0) {
-      const next = tangentAt(points, t, cut.rings)
+      const next = tangentAt(points, t, rings)
       along += reflect(points, t, tangent, next, r)
       tangent = next
     }
-    path(t / (cut.rings - 1), frame)
-    const scale = Math.max(LEAST_SCALE, frame.scale) * size * (1 + 0.03 * swell((5 * t) / cut.rings))
+    const scale = laid.scale[t]!
     const [rx, ry, rz] = r
     const [tx, ty, tz] = tangent
     const qx = ty * rz - tz * ry
     const qy = tz * rx - tx * rz
     const qz = tx * ry - ty * rx
-    const c = Math.cos(frame.twist)
-    const s = Math.sin(frame.twist)
+    const c = Math.cos(laid.twist[t]!)
+    const s = Math.sin(laid.twist[t]!)
     let widest = 0
     for (let k = 0; k < around; k++) {
       // clockwise about the path, so that the skin faces outwards
@@ -67,9 +81,9 @@ export function addTube(
       const a = x * c - y * s
       const b = x * s + y * c
       const p = v * 3
-      positions[p] = points[o]! + a * rx + b * qx
-      positions[p + 1] = points[o + 1]! + a * ry + b * qy
-      positions[p + 2] = points[o + 2]! + a * rz + b * qz
+      positions[p] = points[o]! + (a * rx + b * qx) * wider
+      positions[p + 1] = points[o + 1]! + (a * ry + b * qy) * wider
+      positions[p + 2] = points[o + 2]! + (a * rz + b * qz) * lower
       widest = Math.max(widest, (x - mx) ** 2 + (y - my) ** 2)
       places[v] = k / around
       alongs[v] = along
@@ -79,28 +93,7 @@ export function addTube(
     for (let k = v - around; k < v; k++) thicks[k] = 2 * Math.sqrt(widest)
   }
   builder.vertices = v
-  skin(builder, first, cut.rings, around)
-}
-
-function centroid(outline: Outline): [number, number] {
-  let [x, y] = [0, 0]
-  for (const corner of outline) {
-    x += corner[0]
-    y += corner[1]
-  }
-  return [x / outline.length, y / outline.length]
-}
-
-function samplePath(path: TubePath, rings: number): Float64Array {
-  const points = new Float64Array(rings * 3)
-  const frame = newTubeFrame()
-  for (let t = 0; t < rings; t++) {
-    path(t / (rings - 1), frame)
-    points[t * 3] = frame.x
-    points[t * 3 + 1] = frame.y
-    points[t * 3 + 2] = frame.z
-  }
-  return points
+  skin(builder, first, rings, around)
 }
 
 function tangentAt(p: Float64Array, t: number, rings: number): [number, number, number] {
