@@ -1,4 +1,4 @@
-import type { Outline } from '../tips/family.ts'
+import { type Outline, outlineArea } from '../tips/family.ts'
 
 /** A sheet of icing as it was laid, before it is given a skin: its middle surface and how thick it is there. */
 export interface LaidSheet {
@@ -30,11 +30,9 @@ export interface LaidRope {
 /** One body of icing: a stroke through a tip of many holes is several. */
 export type Laid = LaidSheet | LaidRope
 
-/** Furthest that a rope's outline reaches from its middle, mm, at a scale of 1; half of its thickness. */
-export function ropeRadius({ outline }: Pick<LaidRope, 'outline'>): number {
-  const [mx, my] = outlineMiddle(outline)
-  return outline.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - mx, y - my)), 0)
-}
+/** Radius of a round rope of the same section, mm, at a scale of 1. */
+export const ropeRadius = ({ outline }: Pick<LaidRope, 'outline'>): number =>
+  Math.sqrt(outlineArea(outline) / Math.PI)
 
 /** Mean of an outline's corners. */
 export function outlineMiddle(outline: Outline): [number, number] {

@@ -33,7 +33,7 @@ export function sheetCut(slot: Slot, ripple: Ripple | null, travelMm: number, de
 }
 
 /** Vertices in a ring: both faces of the sheet, and one beyond each edge to round it. */
-const ringSize = (cut: SheetCut): number => 2 * (cut.uSteps + 1) + 2
+export const ringSize = (cut: SheetCut): number => 2 * (cut.uSteps + 1) + 2
 
 export function sheetRoom(cut: SheetCut): { vertices: number; triangles: number } {
   const rings = cut.tSteps + 1

@@ -29,6 +29,7 @@ export const beadTail: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag'],
   freeOpening: false,
   texture: 'dotted',
+  rests: 'lies',
   small: true,
   trace: (p, at, opening) => {
     const cos = Math.cos(at.azimuth)

@@ -20,6 +20,7 @@ export const beadTrail: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
   texture: 'dotted',
+  rests: 'lies',
   small: true,
   cycles: (p) => p.beads + Math.abs(p.turnDeg) / 360,
   trace: (p, at, opening) => ({

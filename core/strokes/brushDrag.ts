@@ -19,6 +19,7 @@ export const brushDrag: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'lying',
+  rests: 'lies',
   trace: (p, at, opening) => ({
     primitive: 'sheet',
     flow: p.flow,

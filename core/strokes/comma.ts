@@ -18,6 +18,7 @@ export const comma: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
   texture: 'dotted',
+  rests: 'lies',
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

@@ -18,6 +18,7 @@ export const curvedSpike: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: false,
   texture: 'spiked',
+  rests: 'rises',
   trace: (p, at) => {
     const c = Math.cos(at.azimuth)
     const s = Math.sin(at.azimuth)

@@ -18,6 +18,7 @@ export const disc: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'lying',
+  rests: 'lies',
   foots: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({

@@ -14,6 +14,7 @@ export const dot: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: true,
   texture: 'dotted',
+  rests: 'sits',
   squeezed: 'dot',
   foots: true,
   small: true,

@@ -14,6 +14,7 @@ export const drop: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star'],
   freeOpening: true,
   texture: 'dotted',
+  rests: 'sits',
   foots: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)

@@ -17,6 +17,7 @@ export const dropStar: StrokeDefinition<typeof schema> = {
   families: ['star'],
   freeOpening: false,
   texture: 'swirled',
+  rests: 'sits',
   small: true,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)

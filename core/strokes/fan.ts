@@ -25,6 +25,9 @@ export const fan: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'lying',
+  rests: 'lies',
+  meets: { at: 'wideEnd', share: 0.95, upTo: 0.5 },
+  outAndBack: true,
   petal: 'lying',
   trace: (p, at) => ({
     primitive: 'sheet',

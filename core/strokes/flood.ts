@@ -14,6 +14,7 @@ export const flood: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag'],
   freeOpening: true,
   texture: 'lying',
+  rests: 'spreads',
   foots: true,
   trace: (p, at, opening) => {
     const opened = Math.sqrt(opening.areaMm2 / Math.PI)

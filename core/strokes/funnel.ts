@@ -22,6 +22,8 @@ export const funnel: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'stands',
+  meets: { at: 'wideEnd', share: 0.5, upTo: 0.4 },
   walls: true,
   foots: true,
   upright: true,

@@ -11,6 +11,7 @@ export const grass: StrokeDefinition<typeof schema> = {
   families: ['multiHole'],
   freeOpening: false,
   texture: 'spiked',
+  rests: 'rises',
   fragile: true,
   trace: (p, at, opening) => spike.trace({ ...p, kind: 'spike' }, at, opening),
   speedMmPerS: 22,

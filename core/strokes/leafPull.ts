@@ -19,6 +19,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
   families: ['leaf', 'petal', 'veeCut'],
   freeOpening: false,
   texture: 'leaf',
+  rests: 'lies',
   trace: (p, at, opening) => {
     const ax = Math.cos(at.azimuth)
     const ay = Math.sin(at.azimuth)

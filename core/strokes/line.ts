@@ -15,6 +15,7 @@ export const line: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag'],
   freeOpening: false,
   texture: 'lying',
+  rests: 'lies',
   trace: (p, at, opening) => ({
     primitive: 'tube',
     flow: p.flow,

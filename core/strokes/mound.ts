@@ -17,6 +17,7 @@ export const mound: StrokeDefinition<typeof schema> = {
   families: ['round', 'star', 'cutBag', 'petal', 'curvedPetal', 'halfMoon', 'leaf'],
   freeOpening: true,
   texture: 'dotted',
+  rests: 'sits',
   squeezed: 'mound',
   foots: true,
   trace: (p, at, opening) => {

@@ -20,6 +20,8 @@ export const outAndBack: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'stands',
+  outAndBack: true,
   upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',

@@ -34,6 +34,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'stands',
   petal: 'closing',
   upright: true,
   trace: (p, at) => ({

@@ -20,6 +20,7 @@ export const ribbon: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'ruffled',
+  rests: 'stands',
   fragile: true,
   cycles: (p) => 1 + Math.abs(p.turnDeg) / 360,
   trace: (p, at) => {

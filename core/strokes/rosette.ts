@@ -24,6 +24,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
   families: ['star', 'round', 'cutBag'],
   freeOpening: false,
   texture: 'swirled',
+  rests: 'coils',
   fragile: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({

@@ -14,6 +14,7 @@ export const ruffle: StrokeDefinition<typeof schema> = {
   families: petalArc.families,
   freeOpening: false,
   texture: 'ruffled',
+  rests: 'stands',
   petal: 'closing',
   upright: true,
   trace: (p, at, opening) => petalArc.trace({ ...p, kind: 'petalArc' }, at, opening),

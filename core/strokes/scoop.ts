@@ -24,6 +24,8 @@ export const scoop: StrokeDefinition<typeof schema> = {
   families: ['halfMoon', 'petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'lies',
+  meets: { at: 'start', share: 0.3, upTo: 0.35 },
   trace: (p, at, opening) => {
     const half = radians(opening.bendDeg) / 2
     const ax = Math.cos(at.azimuth)

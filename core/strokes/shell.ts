@@ -17,6 +17,7 @@ export const shell: StrokeDefinition<typeof schema> = {
   families: ['star', 'round', 'cutBag'],
   freeOpening: false,
   texture: 'swirled',
+  rests: 'lies',
   fragile: true,
   trace: (p, at, opening) => {
     const cos = Math.cos(at.azimuth)

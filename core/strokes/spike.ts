@@ -17,6 +17,7 @@ export const spike: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'multiHole', 'star'],
   freeOpening: false,
   texture: 'spiked',
+  rests: 'rises',
   small: true,
   trace: (p, at) => {
     const cos = Math.cos(at.azimuth)

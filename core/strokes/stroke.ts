@@ -41,6 +41,20 @@ export interface BenchWords {
 export const textures = ['lying', 'standing', 'ruffled', 'spiked', 'swirled', 'dotted', 'leaf'] as const
 export type Texture = (typeof textures)[number]
 
+/**
+ * How a stroke comes to rest on what is there: it sits where it was squeezed, rises from a foot, lies along what is beneath
+ * it, coils upon itself, stands against what is inside it, or spreads over the ground.
+ */
+export type Rest = 'sits' | 'rises' | 'lies' | 'coils' | 'stands' | 'spreads'
+
+/** Where a sheet merges with other icing on purpose: at its wide end or where it begins, by so much of its thickness. */
+export interface Meeting {
+  at: 'wideEnd' | 'start'
+  share: number
+  /** Nothing merges beyond this share of the slot, or of the stroke. */
+  upTo: number
+}
+
 /** One stroke of the alphabet: its parameters, path, pace and words. */
 export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   /** The trade's word for it. */
@@ -53,6 +67,11 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   upright?: boolean
   /** How it reads from a step away; a rippled petal reads as ruffled, whatever its stroke. */
   texture: Texture
+  rests: Rest
+  /** Where it is meant to run into what lies there. */
+  meets?: Meeting
+  /** Comes back along its own way out: a hand lets both run together. */
+  outAndBack?: true
   /** Squeezed on the spot, so that icing runs round whatever the opening: a mound rises, a dot sits. */
   squeezed?: 'mound' | 'dot'
   /** A petal of a row that lies, its foot at the centre, or of a row that closes around the flower. */

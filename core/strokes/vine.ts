@@ -20,6 +20,7 @@ export const vine: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star', 'multiHole'],
   freeOpening: false,
   texture: 'lying',
+  rests: 'lies',
   cycles: (p) => p.waves + Math.abs(p.turnDeg) / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',

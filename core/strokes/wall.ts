@@ -20,6 +20,8 @@ export const wall: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'stands',
+  meets: { at: 'wideEnd', share: 0.5, upTo: 0.4 },
   walls: true,
   foots: true,
   upright: true,

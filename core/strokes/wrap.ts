@@ -21,6 +21,7 @@ export const wrap: StrokeDefinition<typeof schema> = {
   families: ['petal', 'curvedPetal'],
   freeOpening: false,
   texture: 'standing',
+  rests: 'stands',
   upright: true,
   cycles: (p) => p.turns,
   trace: (p, at) => ({

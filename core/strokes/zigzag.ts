@@ -17,6 +17,7 @@ export const zigzag: StrokeDefinition<typeof schema> = {
   families: ['round', 'cutBag', 'star'],
   freeOpening: false,
   texture: 'swirled',
+  rests: 'lies',
   cycles: (p) => p.waves + p.spanDeg / 360,
   trace: (p, at, opening) => ({
     primitive: 'tube',

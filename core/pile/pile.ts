@@ -1,0 +1,163 @@
+import type { Stiffness } from '../common.ts'
+import { type Random, seeded, slip } from '../random.ts'
+import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
+import { type Laid, type LaidSheet, ropeRadius } from '../solids/laid.ts'
+import { newMesh } from '../solids/mesh.ts'
+import { type StrokeSolid, skinLaid, strokeSolid } from '../solids/strokeSolid.ts'
+import { type Stroke, strokeDefinition } from '../strokes/index.ts'
+import { measureStroke, strokeCycles } from '../strokes/quantities.ts'
+import { type Placement, radians, type StrokeDefinition } from '../strokes/stroke.ts'
+import type { Opening } from '../tips/index.ts'
+import { coil } from './coil.ts'
+import { deposit } from './deposit.ts'
+import { type Bounds, Field } from './field.ts'
+import { lieDown, sitDown, standUp } from './ropes.ts'
+import { settleSheet } from './sheets.ts'
+import { swell } from './swell.ts'
+import { unionVolume } from './union.ts'
+
+/** A layer as it is piled: one stroke, piped at so many places. */
+export interface PileLayer {
+  stroke: Stroke
+  opening: Opening
+  stiffness: Stiffness
+  ringMm: number
+  heightMm: number
+  /** Radians at which its strokes begin, in the order in which they are piped. */
+  azimuths: readonly number[]
+}
+
+/** One stroke as it came to rest. */
+export interface PiledStroke {
+  layer: number
+  /** Place of the stroke in its layer. */
+  index: number
+  /** Where the hand set it down, and the number that its slips come from; null for a steady hand. */
+  at: Placement
+  slips: number | null
+  /** As it was aimed, and as it lies now: the same bodies, cut alike. */
+  aimed: Laid[]
+  laid: Laid[]
+}
+
+/** Detail at which strokes are piled, whatever they are drawn at: what is claimed must not depend on the picture. */
+export const PILE_DETAIL = 0.6
+
+/** What the skins of a stroke fill, over what left the bag: within these it is made up for by thickness. */
+const LEAST_FATTENED = 0.7
+const MOST_FATTENED = 1.5
+
+/** Room around everything that is aimed at, mm. */
+const ROOM_MM = 7
+
+/** A hand that never slips. */
+const steady: Random = () => 0.5
+
+/** The slips of one stroke: none hangs on how the strokes before it were drawn. */
+export const slipsOf = (slips: number | null): Random => (slips === null ? steady : seeded(slips))
+
+const slipsFor = (seed: number, layer: number, index: number) =>
+  (Math.imul(seed + 1, 7919) + Math.imul(layer + 1, 104729) + Math.imul(index + 1, 1299709)) >>> 0
+
+/**
+ * Pipes a flower: in the order of its layers every stroke comes to rest on what is there, and is itself there for the
+ * next. What merges comes out elsewhere, so that the pile is as large as what left the bag. The same seed gives the same
+ * pile; null is a steady hand.
+ */
+export function pile(layers: readonly PileLayer[], seed: number | null): PiledStroke[] {
+  const planned = layers.map(plan)
+  const strokes = layers.flatMap((layer, l) =>
+    layer.azimuths.map((azimuth, index): PiledStroke => {
+      const slips = seed === null ? null : slipsFor(seed, l, index)
+      const at = handled(layer, azimuth, slipsOf(slips))
+      const aimed = planned[l]!.solid.lay(at, slipsOf(slips))
+      return { layer: l, index, at, slips, aimed, laid: fattened(copyOf(aimed), planned[l]!.fatten) }
+    }),
+  )
+  const field = new Field(boundsOf(strokes))
+  for (const { layer, laid } of strokes) settle(field, layers[layer]!, planned[layer]!, laid)
+  const bagMm3 = planned.reduce((sum, p, l) => sum + p.bagMm3 * layers[l]!.azimuths.length, 0)
+  swell(strokes, bagMm3)
+  return strokes
+}
+
+interface Planned {
+  solid: StrokeSolid
+  definition: StrokeDefinition
+  cycles: number
+  bagMm3: number
+  /** Bag volume over what the stroke's own skins fill. */
+  fatten: number
+}
+
+function plan({ stroke, opening, ringMm, heightMm }: PileLayer): Planned {
+  const at: Placement = { ringMm, heightMm, azimuth: 0 }
+  const solid = strokeSolid(stroke, at, opening, PILE_DETAIL)
+  const builder = newMesh(solid.room.vertices, solid.room.triangles)
+  skinLaid(builder, solid.lay(at, steady), 0)
+  const alone = unionVolume(builder.mesh)
+  const { volumeMm3 } = measureStroke(stroke, at, opening)
+  return {
+    solid,
+    definition: strokeDefinition(stroke.kind),
+    cycles: strokeCycles(stroke),
+    bagMm3: volumeMm3,
+    fatten: Math.min(MOST_FATTENED, Math.max(LEAST_FATTENED, volumeMm3 / Math.max(1e-6, alone))),
+  }
+}
+
+/** Where a hand sets a stroke down that was meant for a place. */
+function handled({ ringMm, heightMm, azimuths }: PileLayer, azimuth: number, random: Random): Placement {
+  const stray = azimuths.length > 1 ? 1 : CARE_WITH_ONE
+  return {
+    azimuth: azimuth + radians(STRAY_DEG) * slip(random) * stray,
+    ringMm: Math.max(0, ringMm + Math.min(STRAY_MM, ringMm * 0.2) * slip(random)),
+    heightMm: heightMm + STRAY_UP_MM * slip(random) * stray,
+  }
+}
+
+const copyOf = (bodies: readonly Laid[]): Laid[] =>
+  bodies.map((b) =>
+    b.kind === 'sheet'
+      ? { ...b, points: b.points.slice(), thick: b.thick.slice() }
+      : { ...b, centres: b.centres.slice(), scale: b.scale.slice() },
+  )
+
+/** Makes bodies so many times as full: sheets by their thickness, ropes by the width of their section. In place. */
+export function fattened(laid: Laid[], by: number): Laid[] {
+  for (const body of laid) {
+    const of = body.kind === 'sheet' ? body.thick : body.scale
+    const each = body.kind === 'sheet' ? by : Math.sqrt(by)
+    for (let i = 0; i < of.length; i++) of[i]! *= each
+  }
+  return laid
+}
+
+function settle(field: Field, layer: PileLayer, { definition, cycles }: Planned, laid: Laid[]): void {
+  const { rests } = definition
+  const sheets = laid.filter((b): b is LaidSheet => b.kind === 'sheet')
+  const ropes = laid.filter((b) => b.kind === 'rope')
+  for (const sheet of sheets) settleSheet(field, sheet, definition, cycles)
+  if (ropes.length === 0) return
+  if (rests === 'sits') for (const rope of ropes) sitDown(field, rope)
+  else if (rests === 'rises') standUp(field, ropes)
+  else if (rests === 'coils') for (const rope of ropes) coil(field, rope, layer.stiffness)
+  else if (rests === 'lies') for (const rope of ropes) lieDown(field, rope, layer.stiffness)
+  else deposit(field, ropes)
+}
+
+function boundsOf(strokes: readonly PiledStroke[]): Bounds {
+  let [reach, top] = [0, 0]
+  for (const { laid } of strokes)
+    for (const body of laid) {
+      const points = body.kind === 'sheet' ? body.points : body.centres
+      const extra =
+        body.kind === 'sheet' ? 0 : ropeRadius(body) * body.scale.reduce((a, b) => Math.max(a, b), 0)
+      for (let o = 0; o < points.length; o += 3) {
+        reach = Math.max(reach, Math.abs(points[o]!) + extra, Math.abs(points[o + 1]!) + extra)
+        top = Math.max(top, points[o + 2]! + extra)
+      }
+    }
+  const side = reach + ROOM_MM
+  return { low: [-side, -side, -ROOM_MM], high: [side, side, top + ROOM_MM] }
+}

@@ -1,0 +1,95 @@
+import type { FlowerMesh } from '../solids/mesh.ts'
+
+/** Side of a column, mm: at 0.25 and at 0.6 the same comes out within a tenth of a percent. */
+const COLUMN_MM = 0.4
+
+/**
+ * Volume in mm³ that closed skins fill together, what lies in several of them counted once: over a grid of columns, the
+ * length of each that lies inside any of them.
+ */
+export function unionVolume({ positions: p, indices }: Pick<FlowerMesh, 'positions' | 'indices'>): number {
+  let [left, right, low, high] = [0, 0, 0, 0]
+  for (let o = 0; o < p.length; o += 3) {
+    left = Math.min(left, p[o]!)
+    right = Math.max(right, p[o]!)
+    low = Math.min(low, p[o + 1]!)
+    high = Math.max(high, p[o + 1]!)
+  }
+  const wide = Math.ceil((right - left) / COLUMN_MM) + 1
+  const tall = Math.ceil((high - low) / COLUMN_MM) + 1
+  const counts = new Uint32Array(wide * tall + 1)
+  const meet = (found: (column: number, z: number, up: number) => void) => {
+    for (let e = 0; e < indices.length; e += 3)
+      crossings(p, indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3, left, low, wide, tall, found)
+  }
+  meet((column) => {
+    counts[column + 1]!++
+  })
+  for (let c = 0; c < wide * tall; c++) counts[c + 1]! += counts[c]!
+  const next = counts.slice()
+  const total = counts[wide * tall]!
+  const heights = new Float32Array(total)
+  const ways = new Int8Array(total)
+  meet((column, z, up) => {
+    const at = next[column]!++
+    heights[at] = z
+    ways[at] = up
+  })
+  let inside = 0
+  for (let c = 0; c < wide * tall; c++) {
+    const [from, to] = [counts[c]!, counts[c + 1]!]
+    sortSpan(heights, ways, from, to)
+    let depth = 0
+    for (let k = from; k < to - 1; k++) {
+      depth += ways[k]!
+      if (depth > 0) inside += heights[k + 1]! - heights[k]!
+    }
+  }
+  return inside * COLUMN_MM * COLUMN_MM
+}
+
+/** Calls `found` for every column whose middle a triangle crosses: 1 where a skin is entered from below, -1 where left. */
+function crossings(
+  p: Float32Array,
+  a: number,
+  b: number,
+  c: number,
+  left: number,
+  low: number,
+  wide: number,
+  tall: number,
+  found: (column: number, z: number, up: number) => void,
+): void {
+  const [ax, ay, bx, by, cx, cy] = [p[a]!, p[a + 1]!, p[b]!, p[b + 1]!, p[c]!, p[c + 1]!]
+  const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+  if (area === 0) return
+  const i0 = Math.max(0, Math.ceil((Math.min(ax, bx, cx) - left) / COLUMN_MM - 0.5))
+  const i1 = Math.min(wide - 1, Math.floor((Math.max(ax, bx, cx) - left) / COLUMN_MM - 0.5))
+  const j0 = Math.max(0, Math.ceil((Math.min(ay, by, cy) - low) / COLUMN_MM - 0.5))
+  const j1 = Math.min(tall - 1, Math.floor((Math.max(ay, by, cy) - low) / COLUMN_MM - 0.5))
+  for (let j = j0; j <= j1; j++)
+    for (let i = i0; i <= i1; i++) {
+      const x = left + (i + 0.5) * COLUMN_MM
+      const y = low + (j + 0.5) * COLUMN_MM
+      const wc = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area
+      const wa = ((cx - bx) * (y - by) - (cy - by) * (x - bx)) / area
+      const wb = 1 - wa - wc
+      if (wa < 0 || wb < 0 || wc < 0) continue
+      found(j * wide + i, wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!, area > 0 ? -1 : 1)
+    }
+}
+
+/** Sorts a short span of heights, and what belongs to each, by insertion. */
+function sortSpan(heights: Float32Array, ways: Int8Array, from: number, to: number): void {
+  for (let i = from + 1; i < to; i++) {
+    const [z, way] = [heights[i]!, ways[i]!]
+    let j = i - 1
+    while (j >= from && heights[j]! > z) {
+      heights[j + 1] = heights[j]!
+      ways[j + 1] = ways[j]!
+      j--
+    }
+    heights[j + 1] = z
+    ways[j + 1] = way
+  }
+}
