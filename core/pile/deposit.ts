@@ -1,15 +1,8 @@
-import { type Laid, type LaidRope, type LaidSheet, ropeRadius } from '../solids/laid.ts'
+import { type LaidRope, type LaidSheet, ropeRadius } from '../solids/laid.ts'
 import type { Field } from './field.ts'
 
 /** Distance between two balls along a sheet or a rope, mm: a little more than a cell of the field. */
 const BALLS_MM = 0.9
-
-/** Adds what was laid to the icing that lies already. */
-export function deposit(field: Field, bodies: readonly Laid[]): void {
-  for (const body of bodies)
-    if (body.kind === 'sheet') depositSheet(field, body, 0, body.tSteps)
-    else depositRope(field, body, 0, body.rings - 1)
-}
 
 /** Adds the part of a sheet between two of its rings. */
 export function depositSheet(

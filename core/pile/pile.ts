@@ -9,9 +9,8 @@ import { measureStroke, strokeCycles } from '../strokes/quantities.ts'
 import { type Placement, radians, type StrokeDefinition } from '../strokes/stroke.ts'
 import type { Opening } from '../tips/index.ts'
 import { coil } from './coil.ts'
-import { deposit } from './deposit.ts'
 import { type Bounds, Field } from './field.ts'
-import { lieDown, sitDown, standUp } from './ropes.ts'
+import { lieDown, sitDown, standUp, turnIn } from './ropes.ts'
 import { settleSheet } from './sheets.ts'
 import { swell } from './swell.ts'
 import { unionVolume } from './union.ts'
@@ -143,7 +142,7 @@ function settle(field: Field, layer: PileLayer, { definition, cycles }: Planned,
   else if (rests === 'rises') standUp(field, ropes)
   else if (rests === 'coils') for (const rope of ropes) coil(field, rope, layer.stiffness)
   else if (rests === 'lies') for (const rope of ropes) lieDown(field, rope, layer.stiffness)
-  else deposit(field, ropes)
+  else for (const rope of ropes) turnIn(field, rope)
 }
 
 function boundsOf(strokes: readonly PiledStroke[]): Bounds {

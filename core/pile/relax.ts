@@ -4,7 +4,7 @@ import { pointAreas, pointsOf, smoothRow, smoothVectors } from './lattice.ts'
 
 /** How a sheet gives way to the icing that lies already. */
 export interface Yielding {
-  /** Deep inside other icing, a petal that stands leans outwards, and one that lies is lifted. */
+  /** Deep inside other icing, a petal that stands leans outwards, another is lifted. */
   way: 'outwards' | 'upwards'
   /** How deep it may merge with what lies already, mm, for a point so far across the slot and along the stroke. */
   merges(u: number, t: number, thickMm: number): number
@@ -16,7 +16,7 @@ export interface Yielding {
 const ROUNDS = 8
 /** Share of the way out that a round goes. */
 const STEP = 0.8
-/** Within so much of a surface its slope leads out; deeper in it leads anywhere, mm. */
+/** Within so much of a surface its slope leads out, mm; deeper in it leads anywhere, and a sheet that lies is lifted only. */
 const SHALLOW_MM = -0.15
 /** Furthest that a point is pushed, mm, and how finely the way out is felt for. */
 const FURTHEST_MM = 4
@@ -53,7 +53,7 @@ export function relax(laid: LaidSheet, field: Field, how: Yielding, from: number
       const clear = thick[v]! / 2 - how.merges((v % row) / uSteps, Math.floor(v / row) / tSteps, thick[v]!)
       const need = clear - near.distance
       if (need <= 0 || near.distance >= BAND_MM) continue
-      if (near.distance >= SHALLOW_MM) {
+      if (near.distance >= SHALLOW_MM && !laid.flat) {
         moved[o]! += STEP * need * near.x
         moved[o + 1]! += STEP * need * near.y
         moved[o + 2]! += STEP * need * near.z

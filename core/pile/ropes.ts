@@ -55,19 +55,25 @@ export function sitDown(field: Field, rope: LaidRope): void {
   const ground = footing(field, x, y, radius, foot + LOOKS_FROM_MM)
   const lift = Math.max(-FURTHEST_FALL_MM, ground - foot - (ground > 0 ? FOOT_SINKS_MM : 0))
   for (let t = 0; t < rings; t++) centres[t * 3 + 2] = Math.max(0, centres[t * 3 + 2]! + lift)
-  const heights = Float64Array.from({ length: rings }, (_, t) => centres[t * 3 + 2]!)
-  const wide = ropeRadius(rope)
-  field.turn(
-    x,
-    y,
-    heights,
-    scale.map((s) => s * wide),
-  )
+  turnIn(field, rope)
 }
 
-/** Rounds in which a rising rope gives way, and how deep it may lie against what is there, as a share of its radius. */
+/** Lays what was squeezed on the spot in the field, as it is. */
+export function turnIn(field: Field, rope: LaidRope): void {
+  const { centres, scale, rings } = rope
+  const heights = Float64Array.from({ length: rings }, (_, t) => centres[t * 3 + 2]!)
+  const wide = ropeRadius(rope)
+  const radii = scale.map((s) => s * wide)
+  field.turn(centres[0]!, centres[1]!, heights, radii)
+}
+
+/**
+ * Rounds in which a rising rope gives way, and how deep it may lie against what is there, as a share of its radius: all of
+ * it at its foot, which was set down among others, so much from halfway on.
+ */
 const ROUNDS = 6
 const LEANS_IN = 0.45
+const AMONG_OTHERS = 0.5
 
 /**
  * What rises from a foot is lifted or let down as one, so that its foot stands; then it gives way to what it would pass
@@ -95,7 +101,8 @@ function giveWay(field: Field, { centres, scale, rings, outline }: LaidRope): vo
       const o = t * 3
       const [x, y, z] = [centres[o]! + mx[t]!, centres[o + 1]! + my[t]!, centres[o + 2]! + mz[t]!]
       field.nearest(x, y, z, near)
-      const need = radius * scale[t]! * (1 - LEANS_IN) - near.distance
+      const foot = Math.max(0, 1 - t / (rings - 1) / AMONG_OTHERS)
+      const need = radius * scale[t]! * (1 - LEANS_IN - 2 * foot) - near.distance
       if (need <= 0 || near.distance >= BAND_MM) continue
       const level = Math.hypot(x, y)
       const deep = near.distance < -0.3 && level > 0.5

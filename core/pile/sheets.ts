@@ -4,7 +4,6 @@ import { depositSheet } from './deposit.ts'
 import type { Field } from './field.ts'
 import { relax, type Yielding } from './relax.ts'
 import { groundUnder } from './support.ts'
-import { weld } from './weld.ts'
 
 /** Icing that is pressed on icing merges so deep, mm. */
 const MERGES_MM = 0.15
@@ -35,7 +34,6 @@ export function settleSheet(
   }
   if (rests !== 'stands') liftOffTable(laid)
   if (definition.walls) standOn(field, laid)
-  if (definition.outAndBack) weld(laid)
   const turns = definition.walls || rests === 'stands' ? cycles : 0
   if (turns <= OWN_TURN) {
     relax(laid, field, how, 0, laid.tSteps)

@@ -10,6 +10,8 @@ export interface LaidSheet {
   points: Float64Array
   /** Thickness at every point, mm. */
   thick: Float64Array
+  /** Lies flat, so that its thickness is above and below it, however its surface is creased. */
+  flat: boolean
 }
 
 /** A rope of icing as it was laid: where its middle runs, and how wide its section is there. */

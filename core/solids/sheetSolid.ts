@@ -51,7 +51,7 @@ const THICKEST = 2.6
 export function laySheet(
   path: SheetPath,
   slot: Slot,
-  { flow, vee = 0 }: { flow: number; vee?: number },
+  { flow, vee = 0, flat }: { flow: number; vee?: number; flat: boolean },
   ripple: Ripple | null,
   { tSteps, uSteps }: SheetCut,
   random: Random,
@@ -65,6 +65,7 @@ export function laySheet(
     uSteps,
     points: grid.points,
     thick: thicknesses(grid, slot, flow, random),
+    flat,
   }
 }
 
@@ -76,6 +77,7 @@ export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number):
   const { points, thick, tSteps, uSteps } = laid
   const row = uSteps + 1
   const normals = gridNormals(points, tSteps, row)
+  if (laid.flat) levelled(normals)
   const around = ringSize(laid)
   const first = builder.vertices
   const { positions, places, alongs, thicks, layers } = builder.mesh
@@ -108,6 +110,25 @@ export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number):
   }
   builder.vertices = v
   skin(builder, first, tSteps + 1, around)
+}
+
+/** How far the thickness of a flat sheet is turned from square to its surface towards upright. */
+const LEVELLED = 0.7
+
+/** Turns normals of a flat sheet towards upright, all to the side that most of them look to. In place. */
+function levelled(normals: Float64Array): void {
+  let up = 0
+  for (let o = 2; o < normals.length; o += 3) up += normals[o]!
+  const side = up < 0 ? -1 : 1
+  for (let o = 0; o < normals.length; o += 3) {
+    const x = normals[o]! * (1 - LEVELLED)
+    const y = normals[o + 1]! * (1 - LEVELLED)
+    const z = Math.max(0.1, normals[o + 2]! * side) * (1 - LEVELLED) + LEVELLED
+    const length = Math.hypot(x, y, z)
+    normals[o] = x / length
+    normals[o + 1] = y / length
+    normals[o + 2] = (side * z) / length
+  }
 }
 
 /** Lowers the middle of a leaf below its edges, so that the two blades meet in a vein. */
@@ -175,9 +196,19 @@ function addRipple(
   }
 }
 
-/** Unit normals of a grid of points by central differences. */
-export function gridNormals(points: Float64Array, tSteps: number, row: number): Float64Array {
-  const normals = new Float64Array(points.length)
+/** Where the cells of a sheet are smaller than this share of its mean cell, they cannot tell which way it faces. */
+const TELLING = 0.5
+/** Rings to either side that are asked instead. */
+const ASKED = 2
+
+/**
+ * Unit normals of a grid of points by central differences. Where the sheet turns on the spot or runs together with itself
+ * there is hardly any area: the rings around and the rest of the slot know which way it faces.
+ */
+function gridNormals(points: Float64Array, tSteps: number, row: number): Float64Array {
+  const raw = new Float64Array(points.length)
+  const areas = new Float64Array((tSteps + 1) * row)
+  let mean = 0
   for (let t = 0; t <= tSteps; t++) {
     const before = Math.max(0, t - 1) * row
     const after = Math.min(tSteps, t + 1) * row
@@ -192,24 +223,43 @@ export function gridNormals(points: Float64Array, tSteps: number, row: number): 
       const ux = points[d]! - points[c]!
       const uy = points[d + 1]! - points[c + 1]!
       const uz = points[d + 2]! - points[c + 2]!
-      const x = ty * uz - tz * uy
-      const y = tz * ux - tx * uz
-      const z = tx * uy - ty * ux
-      const length = Math.sqrt(x * x + y * y + z * z)
       const o = (t * row + u) * 3
-      // where the sheet pivots on the spot there is no area: the slot's neighbour knows the way
-      if (length < 1e-9) {
-        const from = u > 0 ? o - 3 : o
-        normals[o] = normals[from]!
-        normals[o + 1] = normals[from + 1]!
-        normals[o + 2] = normals[from + 2] || 1
-        continue
-      }
-      normals[o] = x / length
-      normals[o + 1] = y / length
-      normals[o + 2] = z / length
+      raw[o] = ty * uz - tz * uy
+      raw[o + 1] = tz * ux - tx * uz
+      raw[o + 2] = tx * uy - ty * ux
+      const area = Math.hypot(raw[o]!, raw[o + 1]!, raw[o + 2]!)
+      areas[t * row + u] = area
+      mean += area / ((tSteps + 1) * row)
     }
   }
+  const normals = new Float64Array(points.length)
+  for (let t = 0; t <= tSteps; t++)
+    for (let u = 0; u < row; u++) {
+      const v = t * row + u
+      const o = v * 3
+      let [x, y, z] = [raw[o]!, raw[o + 1]!, raw[o + 2]!]
+      const doubt = 1 - areas[v]! / Math.max(1e-12, TELLING * mean)
+      if (doubt > 0) {
+        let [sx, sy, sz] = [0, 0, 0]
+        // larger cells weigh more: their raw normals are as long as they are large
+        for (let s = Math.max(0, t - ASKED); s <= Math.min(tSteps, t + ASKED); s++)
+          for (let w = 0; w < row; w++) {
+            const q = (s * row + w) * 3
+            sx += raw[q]!
+            sy += raw[q + 1]!
+            sz += raw[q + 2]!
+          }
+        const known = Math.hypot(sx, sy, sz) || 1
+        const own = areas[v]! || 1
+        x = (x / own) * (1 - doubt) + (sx / known) * doubt
+        y = (y / own) * (1 - doubt) + (sy / known) * doubt
+        z = (z / own) * (1 - doubt) + (sz / known) * doubt
+      }
+      const length = Math.hypot(x, y, z)
+      normals[o] = length > 0 ? x / length : 0
+      normals[o + 1] = length > 0 ? y / length : 0
+      normals[o + 2] = length > 0 ? z / length : 1
+    }
   return normals
 }
 

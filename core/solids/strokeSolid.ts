@@ -35,7 +35,14 @@ export function strokeSolid(stroke: Stroke, at: Placement, opening: Opening, det
   const retrace = (where: Placement) => traceStroke(stroke, where, opening)
   const cycles = strokeCycles(stroke)
   return trace.primitive === 'sheet'
-    ? planSheet(trace, retrace, openingSlot(opening)!, 'ripple' in stroke ? stroke.ripple : null, detail)
+    ? planSheet(
+        trace,
+        retrace,
+        openingSlot(opening)!,
+        'ripple' in stroke ? stroke.ripple : null,
+        strokeDefinition(stroke.kind).texture === 'lying',
+        detail,
+      )
     : planTube(trace, retrace, opening, strokeDefinition(stroke.kind).squeezed, cycles, detail)
 }
 
@@ -44,6 +51,7 @@ function planSheet(
   retrace: (at: Placement) => Trace,
   slot: Slot,
   ripple: Ripple | null,
+  flat: boolean,
   detail: number,
 ): StrokeSolid {
   const { travelMm } = measureSheet(sweepSheet(trace.path, slot, 16, 4), slot, 1)
@@ -52,7 +60,9 @@ function planSheet(
     room: sheetRoom(cut),
     lay: (at, random) => {
       const here = retrace(at)
-      return here.primitive === 'sheet' ? [laySheet(here.path, slot, here, ripple, cut, random)] : []
+      return here.primitive === 'sheet'
+        ? [laySheet(here.path, slot, { ...here, flat }, ripple, cut, random)]
+        : []
     },
   }
 }

@@ -27,7 +27,6 @@ export const fan: StrokeDefinition<typeof schema> = {
   texture: 'lying',
   rests: 'lies',
   meets: { at: 'wideEnd', share: 0.95, upTo: 0.5 },
-  outAndBack: true,
   petal: 'lying',
   trace: (p, at) => ({
     primitive: 'sheet',

@@ -21,7 +21,6 @@ export const outAndBack: StrokeDefinition<typeof schema> = {
   freeOpening: false,
   texture: 'standing',
   rests: 'stands',
-  outAndBack: true,
   upright: true,
   trace: (p, at) => ({
     primitive: 'sheet',

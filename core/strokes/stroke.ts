@@ -70,8 +70,6 @@ export interface StrokeDefinition<S extends z.ZodObject = z.ZodObject> {
   rests: Rest
   /** Where it is meant to run into what lies there. */
   meets?: Meeting
-  /** Comes back along its own way out: a hand lets both run together. */
-  outAndBack?: true
   /** Squeezed on the spot, so that icing runs round whatever the opening: a mound rises, a dot sits. */
   squeezed?: 'mound' | 'dot'
   /** A petal of a row that lies, its foot at the centre, or of a row that closes around the flower. */
