@@ -7,7 +7,7 @@ import { expect, it } from 'vitest'
 const ROOMS = [
   ...['tips', 'geometry', 'strokes', 'loads', 'surfaces'],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
-  ...['solids', 'flowers', 'mesh', 'guides'],
+  ...['solids', 'pile', 'flowers', 'mesh', 'guides'],
   ...['bags', 'colour', 'plan', 'orders'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))

@@ -1,5 +1,6 @@
 import type { Layer } from '../model/flower.ts'
 import type { Tip } from '../model/tip.ts'
+import type { PileLayer } from '../pile/pile.ts'
 
 /** A layer ready to be piped: lengths final, its tip known. */
 export interface ResolvedLayer {
@@ -16,3 +17,14 @@ export function layerAzimuths(layer: Layer): number[] {
     return ((layer.startDeg + turned) * Math.PI) / 180
   })
 }
+
+/** Layers as they are piled. */
+export const pileLayers = (layers: readonly ResolvedLayer[]): PileLayer[] =>
+  layers.map(({ layer, tip }) => ({
+    stroke: layer.stroke,
+    opening: tip.opening,
+    stiffness: layer.stiffness,
+    ringMm: layer.ringMm,
+    heightMm: layer.heightMm,
+    azimuths: layerAzimuths(layer),
+  }))

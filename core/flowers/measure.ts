@@ -4,7 +4,9 @@ import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
-import { type Extent, flowerExtent } from './extent.ts'
+import { aimedExtent } from './aimed.ts'
+import type { Extent } from './caliper.ts'
+import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
 
 /** One layer's amounts for one flower. */
@@ -21,6 +23,8 @@ export interface FlowerMeasure extends Extent {
   layers: LayerMeasure[]
   volumeMm3: number
   seconds: number
+  /** Size of the strokes as they are aimed: for comparing fittings with each other, never for telling. */
+  aimed: Extent
 }
 
 /** How a layer's icing divides among its roles: by what of the opening each colour fills. */
@@ -43,14 +47,38 @@ export function measureLayers(flower: Flower, layers: readonly ResolvedLayer[]):
   })
 }
 
-/** Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. */
+/**
+ * Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. Sizes are found on the pile
+ * when somebody asks for one: what counts grams and minutes need not wait for it.
+ */
 export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]): FlowerMeasure {
   const measured = measureLayers(flower, layers)
+  let piled: Extent | null = null
+  let aimed: Extent | null = null
+  const found = () => {
+    piled ??= flowerExtent(layers)
+    return piled
+  }
   return {
     layers: measured,
     volumeMm3: measured.reduce((sum, l) => sum + l.volumeMm3, 0),
     seconds: measured.reduce((sum, l) => sum + l.seconds, 0),
-    ...flowerExtent(layers),
+    get aimed() {
+      aimed ??= aimedExtent(layers)
+      return aimed
+    },
+    get diameterMm() {
+      return found().diameterMm
+    },
+    get alongMm() {
+      return found().alongMm
+    },
+    get acrossMm() {
+      return found().acrossMm
+    },
+    get heightMm() {
+      return found().heightMm
+    },
   }
 }
 

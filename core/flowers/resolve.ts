@@ -4,6 +4,7 @@ import { strokes } from '../strokes/index.ts'
 import { onlyNarrower, pressStroke, scaleStroke } from '../strokes/resize.ts'
 import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
+import { aimedExtent } from './aimed.ts'
 import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
 import { type FlowerMeasure, measureFlower } from './measure.ts'
@@ -34,30 +35,105 @@ export class UnknownTipError extends Error {
 
 /**
  * Fits a flower to a wanted size: each layer takes the tip of its family nearest to the scaled size, owned ones first,
- * and then all lengths of the hand are stretched or drawn in until the whole is as wide as it is wanted. A tip that a
- * person chose is kept as it is.
+ * and then all lengths of the hand are stretched or drawn in until the pile is as wide as it is wanted. A tip that a
+ * person chose is kept as it is, and changes no length: how much wider a pile comes out than it is aimed is found with
+ * the tips that the size asks for.
  * @throws UnknownTipError when a layer's tip is not known.
  */
 export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly OwnedTip[]): FittedFlower {
-  const own = flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
-  const wanted = fitting.sizeMm
-  const widthOf = (layers: readonly ResolvedLayer[]) =>
-    flowerExtent(layers.filter(({ layer }) => !layer.loose)).diameterMm
-  const scale = wanted === null ? 1 : wanted / Math.max(0.1, widthOf(own))
-  const tipped = own.map(({ layer, tip }) => {
-    const chosen = fitting.tips[layer.id]
-    const next = chosen
-      ? knownTip(flower, chosen, tips)
-      : layer.loose
-        ? tip
-        : nextTip(layer, tip, scale, tips)
-    return { layer: layer.loose ? layer : pressed(layer, tip, next, scale), tip: next }
-  })
-  const scaled = (factor: number): ResolvedLayer[] =>
-    tipped.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip }))
-  const factor = wanted === null ? 1 : lengthsFor(wanted, scale, (f) => widthOf(scaled(f)))
-  const layers = scaled(factor)
+  const own = ownLayers(flower, tips)
+  for (const tipId of Object.values(fitting.tips)) knownTip(flower, tipId, tips)
+  if (fitting.sizeMm === null) {
+    const layers = tippedFor(flower, own, 1, fitting.tips, tips)
+    return { factor: 1, layers, measure: measureFlower(flower, layers) }
+  }
+  const { scale, aimedMm, factor: asItComes } = sized(flower, fitting.sizeMm, tips)
+  const chosen = Object.keys(fitting.tips).length > 0
+  const tipped = tippedFor(flower, own, scale, fitting.tips, tips)
+  const factor = chosen ? lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(tipped, f))) : asItComes
+  const layers = scaledLayers(tipped, factor)
   return { factor, layers, measure: measureFlower(flower, layers) }
+}
+
+const ownLayers = (flower: Flower, tips: readonly OwnedTip[]): ResolvedLayer[] =>
+  flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
+
+/** Layers with the tips that a scale asks for, or that a person chose, and squeezed as those ask for. */
+function tippedFor(
+  flower: Flower,
+  own: readonly ResolvedLayer[],
+  scale: number,
+  chosen: Fitting['tips'],
+  tips: readonly OwnedTip[],
+): ResolvedLayer[] {
+  return own.map(({ layer, tip }) => {
+    const wanted = chosen[layer.id]
+    const drawn = tip as OwnedTip
+    const next = wanted
+      ? knownTip(flower, wanted, tips)
+      : layer.loose
+        ? drawn
+        : nextTip(layer, drawn, scale, tips)
+    return { layer: layer.loose ? layer : pressed(layer, drawn, next, scale), tip: next }
+  })
+}
+
+const scaledLayers = (layers: readonly ResolvedLayer[], factor: number): ResolvedLayer[] =>
+  layers.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip }))
+
+const firm = ({ layer }: ResolvedLayer) => !layer.loose
+const aimedWidth = (layers: readonly ResolvedLayer[]) => aimedExtent(layers.filter(firm)).diameterMm
+const piledWidth = (layers: readonly ResolvedLayer[]) => flowerExtent(layers.filter(firm)).diameterMm
+
+/** What a size comes to with the tips that it asks for. */
+interface Sized {
+  /** By which tips are chosen. */
+  scale: number
+  /** How wide the strokes are aimed, so that the pile is as wide as it is wanted. */
+  aimedMm: number
+  factor: number
+}
+
+const sizes = new WeakMap<readonly OwnedTip[], WeakMap<Flower, Map<number, Sized>>>()
+/** A pile within this share of the wanted width is as wide. */
+const WIDE_ENOUGH = 0.012
+/** Piles made to find a size, at the most. */
+const MOST_PILES = 4
+
+function sized(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
+  const ofDrawer = sizes.get(tips) ?? new WeakMap<Flower, Map<number, Sized>>()
+  sizes.set(tips, ofDrawer)
+  const kept = ofDrawer.get(flower) ?? new Map<number, Sized>()
+  ofDrawer.set(flower, kept)
+  const known = kept.get(wantedMm)
+  if (known) return known
+  if (kept.size >= MOST_KEPT) kept.clear()
+  const found = findSize(flower, wantedMm, tips)
+  kept.set(wantedMm, found)
+  return found
+}
+
+function findSize(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
+  const own = ownLayers(flower, tips)
+  let wider = piledWidth(own) / Math.max(0.1, aimedWidth(own))
+  // what lies is as wide as it is aimed, in every size; what stands pushes its neighbours out, the more the smaller it is
+  const pushes =
+    Math.abs(wider - 1) > WIDE_ENOUGH || flower.layers.some((l) => strokes[l.stroke.kind].rests === 'stands')
+  const scale = wantedMm / Math.max(0.1, aimedWidth(own) * wider)
+  const tipped = tippedFor(flower, own, scale, {}, tips)
+  const factorFor = (aimedMm: number) =>
+    lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(tipped, f)))
+  let aimedMm = wantedMm / wider
+  let factor = factorFor(aimedMm)
+  for (let piles = 0; pushes && piles < MOST_PILES; piles++) {
+    const layers = scaledLayers(tipped, factor)
+    const found = piledWidth(layers)
+    if (Math.abs(found / wantedMm - 1) < WIDE_ENOUGH) break
+    wider = found / aimedWidth(layers)
+    aimedMm = wantedMm / wider
+    factor = factorFor(aimedMm)
+  }
+  return { scale, aimedMm, factor }
 }
 
 /** A width that is missed by less than this share is hit: no ruler and no hand tells. */

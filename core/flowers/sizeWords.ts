@@ -1,5 +1,5 @@
 import { formatLength, type LengthUnit } from '../units.ts'
-import type { Extent } from './extent.ts'
+import type { Extent } from './caliper.ts'
 
 /** Longer than wide by more than this, a thing is known by two figures. */
 const LONG = 1.25

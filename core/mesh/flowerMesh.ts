@@ -1,13 +1,16 @@
-import { layerAzimuths, type ResolvedLayer } from '../flowers/layers.ts'
+import { pileLayers, type ResolvedLayer } from '../flowers/layers.ts'
 import type { BorderRun } from '../flowers/run.ts'
-import { seeded, slip } from '../random.ts'
-import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
+import { drawnAs } from '../pile/draw.ts'
+import { pile } from '../pile/pile.ts'
+import { onTable, skinRoom } from '../pile/swell.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
-import { skinLaid, strokeSolid } from '../solids/strokeSolid.ts'
-import { type Placement, radians } from '../strokes/stroke.ts'
+import { skinLaid } from '../solids/strokeSolid.ts'
+
+/** Units of a run are piped by the same hand, each otherwise. */
+const NEXT_UNIT = 7349
 
 /**
- * The solid of a flower: every stroke of every layer, each a little different from its neighbour.
+ * The solid of a flower: every stroke of every layer as it came to rest, each a little different from its neighbour.
  * @param seed the same seed gives the same bytes.
  * @param detail 1 close up, 0.6 on a card, 0.35 in a set.
  * @param run for a border: so many units side by side.
@@ -18,32 +21,27 @@ export function flowerMesh(
   detail: number,
   run: BorderRun | null = null,
 ): FlowerMesh {
-  const plans = layers.map(({ layer, tip }) => {
-    const at: Placement = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
-    return strokeSolid(layer.stroke, at, tip.opening, detail)
-  })
-  const units = run?.units ?? 1
-  const builder = newMesh(
-    units * plans.reduce((sum, p, i) => sum + p.room.vertices * layers[i]!.layer.count, 0),
-    units * plans.reduce((sum, p, i) => sum + p.room.triangles * layers[i]!.layer.count, 0),
+  const piled = pileLayers(layers)
+  const units = Array.from({ length: run?.units ?? 1 }, (_, unit) =>
+    pile(piled, seed + unit * NEXT_UNIT).map((stroke) => ({
+      stroke,
+      bodies: drawnAs(stroke, piled[stroke.layer]!, detail),
+    })),
   )
-  layers.forEach(({ layer }, i) => {
-    const random = seeded(seed * 7919 + i * 104729 + 1)
-    for (let unit = 0; unit < units; unit++)
-      layerAzimuths(layer).forEach((azimuth, index) => {
-        const stray = layer.count > 1 ? 1 : CARE_WITH_ONE
-        const at: Placement = {
-          azimuth: azimuth + radians(STRAY_DEG) * slip(random) * stray,
-          ringMm: Math.max(0, layer.ringMm + Math.min(STRAY_MM, layer.ringMm * 0.2) * slip(random)),
-          heightMm: layer.heightMm + STRAY_UP_MM * slip(random) * stray,
-        }
+  const room = skinRoom(units.flat().flatMap((s) => s.bodies))
+  const builder = newMesh(room.vertices, room.triangles)
+  for (const [layer] of layers.entries())
+    units.forEach((strokes, unit) => {
+      for (const { stroke, bodies } of strokes) {
+        if (stroke.layer !== layer) continue
         const start = builder.entries
         const firstVertex = builder.vertices
-        skinLaid(builder, plans[i]!.lay(at, random), i)
+        skinLaid(builder, bodies, layer)
         if (run) moveOn(builder, firstVertex, run, unit)
-        builder.mesh.strokes.push({ layer: i, index, start, count: builder.entries - start })
-      })
-  })
+        builder.mesh.strokes.push({ layer, index: stroke.index, start, count: builder.entries - start })
+      }
+    })
+  onTable(builder.mesh.positions)
   return builder.mesh
 }
 

@@ -100,6 +100,8 @@ function wayOut(
   return FURTHEST_MM
 }
 
+/** A foot slides down along icing that it is pressed into no deeper than this, mm. */
+const SLIDES_MM = 0.5
 /** A foot that touches nothing is pressed so far inwards, mm, where that brings it to something. */
 const FURTHEST_IN_MM = 2.5
 
@@ -120,17 +122,26 @@ function seat(
     const [x, y, z] = [aimed[o]! + moved[o]!, aimed[o + 1]! + moved[o + 1]!, aimed[o + 2]! + moved[o + 2]!]
     const half = thick[t * row]! / 2
     const level = Math.hypot(x, y)
-    if (field.at(x, y, z) <= half || z <= half) continue
-    let inwards = FEEL_MM
-    const limit = Math.min(FURTHEST_IN_MM, level - half)
-    while (inwards < limit && field.at(x - (x / level) * inwards, y - (y / level) * inwards, z) > half)
-      inwards += FEEL_MM
-    if (inwards < limit) {
-      ins[t] = inwards
-      continue
+    if (z <= half) continue
+    const touches = field.at(x, y, z) <= half
+    let inwards = 0
+    if (!touches) {
+      const limit = Math.min(FURTHEST_IN_MM, level - half)
+      inwards = FEEL_MM
+      while (inwards < limit && field.at(x - (x / level) * inwards, y - (y / level) * inwards, z) > half)
+        inwards += FEEL_MM
+      if (inwards >= limit) inwards = 0
     }
+    ins[t] = inwards
+    // along what it leans on, it slides down as far as that lets it
+    const [ix, iy] = [x - (x / level || 0) * inwards, y - (y / level || 0) * inwards]
     let drop = 0
-    while (drop < FURTHEST_SAG_MM && z - drop > half && field.at(x, y, z - drop) > half) drop += FEEL_MM
+    while (
+      drop < FURTHEST_SAG_MM &&
+      z - drop > half &&
+      field.at(ix, iy, z - drop - FEEL_MM) > half - SLIDES_MM
+    )
+      drop += FEEL_MM
     drops[t] = Math.min(drop, Math.max(0, z - half))
   }
   smoothRow(drops, 4)

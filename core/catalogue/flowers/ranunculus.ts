@@ -1,6 +1,6 @@
 import { onNail, plain, role } from './build.ts'
 
-/** A dome wrapped in eight close rows of cupped petals, greenish inside and pale outside. */
+/** A dome wrapped in seven close rows of cupped petals, greenish inside and pale outside. */
 export const ranunculus = onNail(40, {
   id: 'ranunculus',
   name: 'Ranunculus',
@@ -12,7 +12,7 @@ export const ranunculus = onNail(40, {
   ],
   layers: [
     plain('Dome', 'heart', 'round-10', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 13, tallMm: 10, shape: 'dome' },
+      stroke: { kind: 'mound', radiusMm: 12, tallMm: 10, shape: 'dome' },
     }),
     plain('Wrap', 'heart', 'curve-11', 1, 2.6, 6, {
       stroke: { kind: 'wrap', turns: 1.2, endRingMm: 3, fallMm: 1, tiltStartDeg: -6, tiltEndDeg: -4 },
@@ -27,7 +27,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: -9,
         tiltMidDeg: -2.0,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 2', 'inner', 'curve-11', 4, 4.75, 5.05, {
@@ -40,7 +40,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: -4,
         tiltMidDeg: 4.8,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 3', 'inner', 'curve-11', 5, 6.1, 4.1, {
@@ -53,7 +53,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: 1,
         tiltMidDeg: 11.6,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 4', 'inner', 'curve-11', 5, 7.45, 3.15, {
@@ -66,7 +66,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: 6,
         tiltMidDeg: 18.4,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 5', 'outer', 'curve-11', 6, 8.8, 2.2, {
@@ -79,7 +79,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: 11,
         tiltMidDeg: 25.2,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 6', 'outer', 'curve-11', 7, 10.15, 1.25, {
@@ -92,7 +92,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: 16,
         tiltMidDeg: 32.0,
         lipDeg: 4,
-        flow: 1.2,
+        flow: 1,
       },
     }),
     plain('Row 7', 'outer', 'curve-11', 7, 11.5, -0.4, {
@@ -105,20 +105,7 @@ export const ranunculus = onNail(40, {
         tiltEndDeg: 21,
         tiltMidDeg: 38.8,
         lipDeg: 14,
-        flow: 1.2,
-      },
-    }),
-    plain('Row 8', 'outer', 'curve-11', 8, 12.85, -2.05, {
-      startDeg: 67,
-      stroke: {
-        kind: 'petalArc',
-        spanDeg: 82,
-        archMm: 2.2,
-        dropMm: 1.5,
-        tiltEndDeg: 26,
-        tiltMidDeg: 45.6,
-        lipDeg: 14,
-        flow: 1.2,
+        flow: 1,
       },
     }),
   ],

@@ -8,7 +8,7 @@ export const roseBud = onNail(30, {
   roles: [role('petal', 'Petals', '#d98f96'), role('sepal', 'Sepals', '#6f8a4a')],
   layers: [
     plain('Cone', 'petal', 'round-6', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 5, topMm: 2, tallMm: 11, shape: 'cone' },
+      stroke: { kind: 'mound', radiusMm: 4, topMm: 2, tallMm: 11, shape: 'cone' },
     }),
     plain('Wrap', 'petal', 'petal-10', 1, 2.4, 5, {
       stroke: {
@@ -26,13 +26,13 @@ export const roseBud = onNail(30, {
       stroke: {
         kind: 'petalArc',
         spanDeg: 150,
-        archMm: 3,
-        dropMm: 2.2,
+        archMm: 1.6,
+        dropMm: 1.2,
         tiltEndDeg: -10,
         tiltMidDeg: 2,
         lipDeg: 30,
         curlDeg: -2,
-        flow: 1.3,
+        flow: 1,
       },
     }),
     plain('Outer row of 3', 'petal', 'petal-10', 3, 4.2, 1.8, {
@@ -40,13 +40,13 @@ export const roseBud = onNail(30, {
       stroke: {
         kind: 'petalArc',
         spanDeg: 140,
-        archMm: 3,
-        dropMm: 2.2,
+        archMm: 1.6,
+        dropMm: 1.2,
         tiltEndDeg: -6,
         tiltMidDeg: 10,
         lipDeg: 42,
         curlDeg: -4,
-        flow: 1.3,
+        flow: 1,
       },
     }),
     plain('Sepals', 'sepal', 'round-1-5', 5, 4.8, 0.4, {

@@ -21,7 +21,7 @@ export const tulip = onNail(40, {
         tiltMidDeg: 0,
         lipDeg: -14,
         curlDeg: -6,
-        flow: 1.35,
+        flow: 0.9,
       },
     }),
     plain('Outer three', 'petal', 'petal-17', 3, 6.4, 1, {
@@ -35,7 +35,7 @@ export const tulip = onNail(40, {
         tiltMidDeg: 8,
         lipDeg: -18,
         curlDeg: -8,
-        flow: 1.35,
+        flow: 0.9,
       },
     }),
     plain('Stamens', 'stamen', 'round-1', 6, 1.4, 2.6, {

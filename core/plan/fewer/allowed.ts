@@ -31,7 +31,7 @@ const WIDER_THAN_OWN = 1.5
 export function staysNear(flower: Flower, before: FlowerMeasure, after: FlowerMeasure): boolean {
   const { wide, flower: icing } = flower.form === 'leaf' ? LEAF_BOUNDS : BOUNDS
   return (
-    Math.abs(Math.log(after.diameterMm / before.diameterMm)) <= wide &&
+    Math.abs(Math.log(after.aimed.diameterMm / before.aimed.diameterMm)) <= wide &&
     Math.abs(Math.log(after.volumeMm3 / before.volumeMm3)) <= icing
   )
 }
@@ -65,14 +65,14 @@ export function allowedTips(
     const slimness = (t: Tip) => openingArea(t.opening) / openingSize(t.opening)
     const foreign = !freeOpening && other.opening.family !== tip.opening.family
     const grams = then.layers[layerIndex]!.volumeMm3 / now.layers[layerIndex]!.volumeMm3
-    const wide = then.diameterMm / now.diameterMm
+    const wide = then.aimed.diameterMm / now.aimed.diameterMm
     const look = freeOpening
       ? foot
         ? FOOT_LOOK
         : 0
       : Math.max(
           ratio(wide, 1) / bounds.wide,
-          ratio(then.heightMm, now.heightMm) / bounds.high,
+          ratio(then.aimed.heightMm, now.aimed.heightMm) / bounds.high,
           ratio(grams, 1) / bounds.layer,
           ratio(then.volumeMm3, now.volumeMm3) / bounds.flower,
           ratio(slimness(other), slimness(tip)) / bounds.slim,

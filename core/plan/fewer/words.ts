@@ -36,7 +36,7 @@ export function effectWords(before: readonly FittedPlacement[], after: readonly 
       .filter(({ by }) => Math.abs(by) >= told)
       .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
   const icing = most((p) => p.fitted.measure.volumeMm3, ICING_TOLD)
-  const width = most((p) => p.fitted.measure.diameterMm, WIDTH_TOLD)
+  const width = most((p) => p.fitted.measure.aimed.diameterMm, WIDTH_TOLD)
   // a figure is not parted from its sign at the end of a line
   const percent = (by: number) => `${Math.round(100 * Math.abs(by))}\u00a0%`
   const parts = [
