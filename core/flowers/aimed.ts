@@ -34,7 +34,7 @@ export function aimedExtent(layers: readonly ResolvedLayer[]): Extent {
       for (let d = 0; d < DIRECTIONS; d++) {
         const across = (Math.PI * d) / DIRECTIONS - azimuth
         high[d] = Math.max(high[d]!, supportAt(support, across))
-        low[d] = Math.max(low[d]!, supportAt(support, across + Math.PI))
+        low[d] = Math.min(low[d]!, -supportAt(support, across + Math.PI))
       }
   }
   return extentOf(low, high, heightMm)

@@ -1,5 +1,6 @@
 import { skinRoom } from '../pile/swell.ts'
-import { highestSlip, STRAY_UP_MM } from '../solids/hand.ts'
+import { FRILL_SWELL, highestSlip, STRAY_UP_MM } from '../solids/hand.ts'
+import type { Laid, LaidSheet } from '../solids/laid.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
 import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
@@ -27,7 +28,7 @@ export function flowerExtent(
     const points = builder.mesh.positions
     let top = 0
     for (let o = 0; o < points.length; o += 3) top = Math.max(top, points[o + 2]!)
-    heightMm = Math.max(heightMm, top + STRAY_UP_MM * highestSlip(resolved.layer.count))
+    heightMm = Math.max(heightMm, top + slipsUp(resolved, laid))
     for (let d = 0; d < DIRECTIONS; d++) {
       const [c, s] = [Math.cos((Math.PI * d) / DIRECTIONS), Math.sin((Math.PI * d) / DIRECTIONS)]
       for (let o = 0; o < points.length; o += 3) {
@@ -38,4 +39,32 @@ export function flowerExtent(
     }
   }
   return extentOf(low, high, heightMm)
+}
+
+/**
+ * How much higher than a steady hand's the highest of a layer comes out, mm: sheets stray up, and some waves of a frill
+ * stand higher than others. What is squeezed or lies on the ground stands where that is.
+ */
+function slipsUp({ layer }: ResolvedLayer, laid: readonly Laid[]): number {
+  const sheet = laid.find((body): body is LaidSheet => body.kind === 'sheet')
+  if (!sheet) return 0
+  const stray = STRAY_UP_MM * highestSlip(layer.count)
+  const ripple = 'ripple' in layer.stroke ? layer.stroke.ripple : null
+  if (!ripple) return stray
+  const waves = (layer.count * rimLength(sheet)) / ripple.lengthMm
+  return Math.max(stray, FRILL_SWELL * ripple.ampMm * highestSlip(waves))
+}
+
+/** Length of a sheet's free edge, mm. */
+function rimLength({ points, tSteps, uSteps }: LaidSheet): number {
+  let length = 0
+  for (let t = 1; t <= tSteps; t++) {
+    const [a, b] = [((t - 1) * (uSteps + 1) + uSteps) * 3, (t * (uSteps + 1) + uSteps) * 3]
+    length += Math.hypot(
+      points[b]! - points[a]!,
+      points[b + 1]! - points[a + 1]!,
+      points[b + 2]! - points[a + 2]!,
+    )
+  }
+  return length
 }

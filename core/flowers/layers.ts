@@ -1,6 +1,6 @@
 import type { Layer } from '../model/flower.ts'
 import type { Tip } from '../model/tip.ts'
-import type { PileLayer } from '../pile/pile.ts'
+import type { PileLayer } from '../pile/piled.ts'
 
 /** A layer ready to be piped: lengths final, its tip known. */
 export interface ResolvedLayer {

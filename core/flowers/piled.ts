@@ -1,4 +1,5 @@
-import { type PiledStroke, pile } from '../pile/pile.ts'
+import { pile } from '../pile/pile.ts'
+import type { PiledStroke } from '../pile/piled.ts'
 import { pileLayers, type ResolvedLayer } from './layers.ts'
 
 /** Flowers whose pile is kept: as many as an order has, and those that are being tried beside them. */

@@ -47,9 +47,9 @@ export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly Owned
     const layers = tippedFor(flower, own, 1, fitting.tips, tips)
     return { factor: 1, layers, measure: measureFlower(flower, layers) }
   }
-  const { scale, aimedMm, factor: asItComes } = sized(flower, fitting.sizeMm, tips)
+  const { scale, thin, aimedMm, factor: asItComes } = sized(flower, fitting.sizeMm, tips)
   const chosen = Object.keys(fitting.tips).length > 0
-  const tipped = tippedFor(flower, own, scale, fitting.tips, tips)
+  const tipped = thinned(tippedFor(flower, own, scale, fitting.tips, tips), thin)
   const factor = chosen ? lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(tipped, f))) : asItComes
   const layers = scaledLayers(tipped, factor)
   return { factor, layers, measure: measureFlower(flower, layers) }
@@ -89,6 +89,8 @@ const piledWidth = (layers: readonly ResolvedLayer[]) => flowerExtent(layers.fil
 interface Sized {
   /** By which tips are chosen. */
   scale: number
+  /** How much thinner its petals are squeezed than the recipe says: so many do not find room in a small flower. */
+  thin: number
   /** How wide the strokes are aimed, so that the pile is as wide as it is wanted. */
   aimedMm: number
   factor: number
@@ -98,7 +100,7 @@ const sizes = new WeakMap<readonly OwnedTip[], WeakMap<Flower, Map<number, Sized
 /** A pile within this share of the wanted width is as wide. */
 const WIDE_ENOUGH = 0.012
 /** Piles made to find a size, at the most. */
-const MOST_PILES = 4
+const MOST_PILES = 7
 
 function sized(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
   const ofDrawer = sizes.get(tips) ?? new WeakMap<Flower, Map<number, Sized>>()
@@ -115,25 +117,81 @@ function sized(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Siz
 
 function findSize(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
   const own = ownLayers(flower, tips)
-  let wider = piledWidth(own) / Math.max(0.1, aimedWidth(own))
+  const wider = piledWidth(own) / Math.max(0.1, aimedWidth(own))
   // what lies is as wide as it is aimed, in every size; what stands pushes its neighbours out, the more the smaller it is
   const pushes =
     Math.abs(wider - 1) > WIDE_ENOUGH || flower.layers.some((l) => strokes[l.stroke.kind].rests === 'stands')
   const scale = wantedMm / Math.max(0.1, aimedWidth(own) * wider)
   const tipped = tippedFor(flower, own, scale, {}, tips)
-  const factorFor = (aimedMm: number) =>
-    lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(tipped, f)))
-  let aimedMm = wantedMm / wider
-  let factor = factorFor(aimedMm)
-  for (let piles = 0; pushes && piles < MOST_PILES; piles++) {
-    const layers = scaledLayers(tipped, factor)
-    const found = piledWidth(layers)
-    if (Math.abs(found / wantedMm - 1) < WIDE_ENOUGH) break
-    wider = found / aimedWidth(layers)
-    aimedMm = wantedMm / wider
-    factor = factorFor(aimedMm)
+  /** Lengths for petals squeezed so thin, and whether the flower is then as small as it is wanted. */
+  const squeezed = (thin: number): Sized & { fits: boolean } => {
+    const layers = thinned(tipped, thin)
+    const factorFor = (aimedMm: number) =>
+      lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(layers, f)))
+    let aimedMm = wantedMm / wider
+    let factor = factorFor(aimedMm)
+    let miss = 0
+    const tried: { aimedMm: number; found: number }[] = []
+    for (let piles = 0; pushes && piles < MOST_PILES; piles++) {
+      const there = scaledLayers(layers, factor)
+      const found = piledWidth(there)
+      miss = found / wantedMm - 1
+      const crowded = miss > 0 && factor < DRAWN_IN * scale
+      if (Math.abs(miss) < WIDE_ENOUGH || crowded) break
+      tried.push({ aimedMm, found })
+      aimedMm = nextAim(tried, wantedMm)
+      factor = factorFor(aimedMm)
+    }
+    return { scale, thin, aimedMm, factor, fits: miss < TOO_WIDE && factor >= DRAWN_IN * scale }
   }
-  return { scale, aimedMm, factor }
+  let best = squeezed(1)
+  if (best.fits || !pushes) return best
+  let tooThick = 1
+  for (const thin of SQUEEZES) {
+    best = squeezed(thin)
+    if (best.fits) break
+    tooThick = thin
+  }
+  // no thinner than it must be
+  for (let halved = 0; best.fits && halved < HALVED; halved++) {
+    const between = squeezed((best.thin + tooThick) / 2)
+    if (between.fits) best = between
+    else tooThick = between.thin
+  }
+  return best
+}
+
+/** What to aim at after some tries: between the nearest that came out too narrow and too wide, or by the last one alone. */
+function nextAim(tried: readonly { aimedMm: number; found: number }[], wantedMm: number): number {
+  const narrow = tried.filter((t) => t.found < wantedMm).sort((a, b) => b.aimedMm - a.aimedMm)[0]
+  const wide = tried.filter((t) => t.found >= wantedMm).sort((a, b) => a.aimedMm - b.aimedMm)[0]
+  const last = tried.at(-1)!
+  if (!narrow || !wide || narrow.aimedMm >= wide.aimedMm) return (last.aimedMm * wantedMm) / last.found
+  const share = (wantedMm - narrow.found) / (wide.found - narrow.found)
+  // never so near to one of them that the next try tells nothing new
+  return narrow.aimedMm + (wide.aimedMm - narrow.aimedMm) * Math.min(0.85, Math.max(0.15, share))
+}
+
+/** A pile that much wider than it is wanted holds more icing than it has room for. */
+const TOO_WIDE = 0.025
+/** Rows drawn in further than this share of the size they are made for are no rows of that flower any more. */
+const DRAWN_IN = 0.6
+/** How thinly standing petals are squeezed, one after the other, until the flower is as small as it is wanted. */
+const SQUEEZES = [0.75, 0.5]
+/** How often the way between too thick and thin enough is halved. */
+const HALVED = 2
+
+/** The same layers with their standing petals squeezed so much thinner, as far as a hand can. */
+function thinned(layers: readonly ResolvedLayer[], by: number): ResolvedLayer[] {
+  if (by === 1) return [...layers]
+  return layers.map(({ layer, tip }) => {
+    const { stroke } = layer
+    const thick = strokes[stroke.kind].rests === 'stands' && 'flow' in stroke
+    return {
+      layer: thick ? { ...layer, stroke: { ...stroke, flow: Math.max(0.4, stroke.flow * by) } } : layer,
+      tip,
+    }
+  })
 }
 
 /** A width that is missed by less than this share is hit: no ruler and no hand tells. */

@@ -1,6 +1,7 @@
 import type { Laid, LaidRope, LaidSheet } from '../solids/laid.ts'
 import { strokeSolid } from '../solids/strokeSolid.ts'
-import { PILE_DETAIL, type PiledStroke, type PileLayer, slipsOf } from './pile.ts'
+import { slipsOf } from './pile.ts'
+import { PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
 
 /**
  * The bodies of a piled stroke cut as finely as they are wanted: laid anew with the same slips, moved and swollen as the

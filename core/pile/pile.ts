@@ -1,46 +1,18 @@
-import type { Stiffness } from '../common.ts'
 import { type Random, seeded, slip } from '../random.ts'
 import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
 import { type Laid, type LaidSheet, ropeRadius } from '../solids/laid.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { type StrokeSolid, skinLaid, strokeSolid } from '../solids/strokeSolid.ts'
-import { type Stroke, strokeDefinition } from '../strokes/index.ts'
+import { strokeDefinition } from '../strokes/index.ts'
 import { measureStroke, strokeCycles } from '../strokes/quantities.ts'
 import { type Placement, radians, type StrokeDefinition } from '../strokes/stroke.ts'
-import type { Opening } from '../tips/index.ts'
 import { coil } from './coil.ts'
 import { type Bounds, Field } from './field.ts'
+import { PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
 import { lieDown, sitDown, standUp, turnIn } from './ropes.ts'
 import { settleSheet } from './sheets.ts'
 import { swell } from './swell.ts'
 import { unionVolume } from './union.ts'
-
-/** A layer as it is piled: one stroke, piped at so many places. */
-export interface PileLayer {
-  stroke: Stroke
-  opening: Opening
-  stiffness: Stiffness
-  ringMm: number
-  heightMm: number
-  /** Radians at which its strokes begin, in the order in which they are piped. */
-  azimuths: readonly number[]
-}
-
-/** One stroke as it came to rest. */
-export interface PiledStroke {
-  layer: number
-  /** Place of the stroke in its layer. */
-  index: number
-  /** Where the hand set it down, and the number that its slips come from; null for a steady hand. */
-  at: Placement
-  slips: number | null
-  /** As it was aimed, and as it lies now: the same bodies, cut alike. */
-  aimed: Laid[]
-  laid: Laid[]
-}
-
-/** Detail at which strokes are piled, whatever they are drawn at: what is claimed must not depend on the picture. */
-export const PILE_DETAIL = 0.6
 
 /** What the skins of a stroke fill, over what left the bag: within these it is made up for by thickness. */
 const LEAST_FATTENED = 0.7

@@ -18,6 +18,8 @@ const ROUNDS = 8
 const STEP = 0.8
 /** Within so much of a surface its slope leads out, mm; deeper in it leads anywhere, and a sheet that lies is lifted only. */
 const SHALLOW_MM = -0.15
+/** Nothing asks to be further away than the field knows, mm. */
+const KNOWN_MM = 0.9 * BAND_MM
 /** Furthest that a point is pushed, mm, and how finely the way out is felt for. */
 const FURTHEST_MM = 4
 const FEEL_MM = 0.4
@@ -50,7 +52,8 @@ export function relax(laid: LaidSheet, field: Field, how: Yielding, from: number
       const o = v * 3
       const [x, y, z] = [aimed[o]! + moved[o]!, aimed[o + 1]! + moved[o + 1]!, aimed[o + 2]! + moved[o + 2]!]
       field.nearest(x, y, z, near)
-      const clear = thick[v]! / 2 - how.merges((v % row) / uSteps, Math.floor(v / row) / tSteps, thick[v]!)
+      const merges = how.merges((v % row) / uSteps, Math.floor(v / row) / tSteps, thick[v]!)
+      const clear = Math.min(KNOWN_MM, thick[v]! / 2 - merges)
       const need = clear - near.distance
       if (need <= 0 || near.distance >= BAND_MM) continue
       if (near.distance >= SHALLOW_MM && !laid.flat) {

@@ -34,7 +34,8 @@ export function settleSheet(
   }
   if (rests !== 'stands') liftOffTable(laid)
   if (definition.walls) standOn(field, laid)
-  const turns = definition.walls || rests === 'stands' ? cycles : 0
+  // the seam of a wall runs into its own beginning; a wrap lies round what it has wrapped
+  const turns = rests === 'stands' && !definition.walls ? cycles : 0
   if (turns <= OWN_TURN) {
     relax(laid, field, how, 0, laid.tSteps)
     depositSheet(field, laid, 0, laid.tSteps)

@@ -3,15 +3,16 @@ import type { FlowerMesh } from '../solids/mesh.ts'
 import { newMesh, skinTriangles } from '../solids/mesh.ts'
 import { ringSize } from '../solids/sheetSolid.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
-import type { PiledStroke } from './pile.ts'
+import { skinRings } from '../solids/tubeSolid.ts'
+import type { PiledStroke } from './piled.ts'
 import { unionVolume } from './union.ts'
 
 /** Icing that is pressed out of the way makes the rest no thicker, and no thinner, than this. */
 const THINNEST = 0.7
 const THICKEST = 1.45
 /** A pile within this share of what left the bag is as large as it. */
-const ENOUGH = 0.004
-const MOST_TRIES = 5
+const ENOUGH = 0.006
+const MOST_TRIES = 4
 
 /** What merged with other icing comes out elsewhere: everything swells until the pile fills what left the bag. In place. */
 export function swell(strokes: readonly PiledStroke[], bagMm3: number): void {
@@ -50,7 +51,7 @@ export function skinRoom(bodies: readonly Laid[]): { vertices: number; triangles
   let [vertices, triangles] = [0, 0]
   for (const body of bodies) {
     const [rings, around] =
-      body.kind === 'sheet' ? [body.tSteps + 1, ringSize(body)] : [body.rings, body.outline.length]
+      body.kind === 'sheet' ? [body.tSteps + 1, ringSize(body)] : [skinRings(body.rings), body.outline.length]
     vertices += rings * around
     triangles += skinTriangles(rings, around)
   }
@@ -59,11 +60,10 @@ export function skinRoom(bodies: readonly Laid[]): { vertices: number; triangles
 
 function roomFor(strokes: readonly PiledStroke[]): FlowerMesh {
   const { vertices, triangles } = skinRoom(strokes.flatMap((s) => s.laid))
-  return newMesh(vertices, triangles).mesh
+  return { ...newMesh(vertices, triangles).mesh, normals: new Float32Array(0) }
 }
 
 function skinAll(mesh: FlowerMesh, strokes: readonly PiledStroke[]): void {
-  mesh.normals.fill(0)
   const builder = { mesh, vertices: 0, entries: 0 }
   for (const { layer, laid } of strokes) skinLaid(builder, laid, layer)
   onTable(mesh.positions)

@@ -1,7 +1,7 @@
 import type { FlowerMesh } from '../solids/mesh.ts'
 
 /** Side of a column, mm: at 0.25 and at 0.6 the same comes out within a tenth of a percent. */
-const COLUMN_MM = 0.4
+const COLUMN_MM = 0.5
 
 /**
  * Volume in mm³ that closed skins fill together, what lies in several of them counted once: over a grid of columns, the
@@ -17,30 +17,29 @@ export function unionVolume({ positions: p, indices }: Pick<FlowerMesh, 'positio
   }
   const wide = Math.ceil((right - left) / COLUMN_MM) + 1
   const tall = Math.ceil((high - low) / COLUMN_MM) + 1
-  const counts = new Uint32Array(wide * tall + 1)
-  const meet = (found: (column: number, z: number, up: number) => void) => {
-    for (let e = 0; e < indices.length; e += 3)
-      crossings(p, indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3, left, low, wide, tall, found)
+  const first = new Int32Array(wide * tall).fill(NONE)
+  const met: Crossings = {
+    first,
+    count: 0,
+    heights: new Float32Array(indices.length),
+    ways: new Int8Array(indices.length),
+    next: new Int32Array(indices.length),
   }
-  meet((column) => {
-    counts[column + 1]!++
-  })
-  for (let c = 0; c < wide * tall; c++) counts[c + 1]! += counts[c]!
-  const next = counts.slice()
-  const total = counts[wide * tall]!
-  const heights = new Float32Array(total)
-  const ways = new Int8Array(total)
-  meet((column, z, up) => {
-    const at = next[column]!++
-    heights[at] = z
-    ways[at] = up
-  })
+  for (let e = 0; e < indices.length; e += 3)
+    cross(met, p, indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3, left, low, wide, tall)
   let inside = 0
+  const heights: number[] = []
+  const ways: number[] = []
   for (let c = 0; c < wide * tall; c++) {
-    const [from, to] = [counts[c]!, counts[c + 1]!]
-    sortSpan(heights, ways, from, to)
+    heights.length = 0
+    ways.length = 0
+    for (let k = first[c]!; k !== NONE; k = met.next[k]!) {
+      heights.push(met.heights[k]!)
+      ways.push(met.ways[k]!)
+    }
+    sortBoth(heights, ways)
     let depth = 0
-    for (let k = from; k < to - 1; k++) {
+    for (let k = 0; k < heights.length - 1; k++) {
       depth += ways[k]!
       if (depth > 0) inside += heights[k + 1]! - heights[k]!
     }
@@ -48,8 +47,31 @@ export function unionVolume({ positions: p, indices }: Pick<FlowerMesh, 'positio
   return inside * COLUMN_MM * COLUMN_MM
 }
 
-/** Calls `found` for every column whose middle a triangle crosses: 1 where a skin is entered from below, -1 where left. */
-function crossings(
+const NONE = -1
+
+/** Where columns cross skins, as a chain for each column. */
+interface Crossings {
+  first: Int32Array
+  count: number
+  heights: Float32Array
+  /** 1 where a skin is entered from below, -1 where it is left. */
+  ways: Int8Array
+  next: Int32Array
+}
+
+function grown(met: Crossings): void {
+  const heights = new Float32Array(met.heights.length * 2)
+  heights.set(met.heights)
+  const ways = new Int8Array(heights.length)
+  ways.set(met.ways)
+  const next = new Int32Array(heights.length)
+  next.set(met.next)
+  Object.assign(met, { heights, ways, next })
+}
+
+/** Notes every column whose middle a triangle crosses. */
+function cross(
+  met: Crossings,
   p: Float32Array,
   a: number,
   b: number,
@@ -58,7 +80,6 @@ function crossings(
   low: number,
   wide: number,
   tall: number,
-  found: (column: number, z: number, up: number) => void,
 ): void {
   const [ax, ay, bx, by, cx, cy] = [p[a]!, p[a + 1]!, p[b]!, p[b + 1]!, p[c]!, p[c + 1]!]
   const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
@@ -75,16 +96,22 @@ function crossings(
       const wa = ((cx - bx) * (y - by) - (cy - by) * (x - bx)) / area
       const wb = 1 - wa - wc
       if (wa < 0 || wb < 0 || wc < 0) continue
-      found(j * wide + i, wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!, area > 0 ? -1 : 1)
+      if (met.count === met.heights.length) grown(met)
+      const k = met.count++
+      const column = j * wide + i
+      met.heights[k] = wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!
+      met.ways[k] = area > 0 ? -1 : 1
+      met.next[k] = met.first[column]!
+      met.first[column] = k
     }
 }
 
-/** Sorts a short span of heights, and what belongs to each, by insertion. */
-function sortSpan(heights: Float32Array, ways: Int8Array, from: number, to: number): void {
-  for (let i = from + 1; i < to; i++) {
+/** Sorts a few heights, and what belongs to each, by insertion. */
+function sortBoth(heights: number[], ways: number[]): void {
+  for (let i = 1; i < heights.length; i++) {
     const [z, way] = [heights[i]!, ways[i]!]
     let j = i - 1
-    while (j >= from && heights[j]! > z) {
+    while (j >= 0 && heights[j]! > z) {
       heights[j + 1] = heights[j]!
       ways[j + 1] = ways[j]!
       j--

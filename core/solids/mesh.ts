@@ -77,7 +77,8 @@ export function skin(builder: MeshBuilder, first: number, rings: number, around:
   // caps as strips between the two halves of a ring, which suits a thin slot and a round section alike
   e = cap(indices, e, first, around, false)
   e = cap(indices, e, first + (rings - 1) * around, around, true)
-  faceNormals(builder, builder.entries, e, first, first + rings * around)
+  // nor are normals wanted by whoever only measures
+  if (builder.mesh.normals.length > 0) faceNormals(builder, builder.entries, e, first, first + rings * around)
   builder.entries = e
 }
 

@@ -9,9 +9,16 @@ export interface TubeCut {
   rings: number
 }
 
+/** Rings of a rope's skin: its own, and one at each end that draws it together, since a star is no shape to lid. */
+export const skinRings = (rings: number): number => rings + 2
+
 export function tubeRoom(cut: TubeCut, outline: Outline): { vertices: number; triangles: number } {
-  return { vertices: cut.rings * outline.length, triangles: skinTriangles(cut.rings, outline.length) }
+  const rings = skinRings(cut.rings)
+  return { vertices: rings * outline.length, triangles: skinTriangles(rings, outline.length) }
 }
+
+/** Width of the ring that draws an end together, as a share of the end's own. */
+const DRAWN_TOGETHER = 0.04
 
 /** Smallest a ring is drawn, as a share of the opening: a point has no triangles to turn. */
 const LEAST_SCALE = 0.012
@@ -56,14 +63,16 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
   let along = 0
   let tangent = tangentAt(points, 0, rings)
   sideOf(tangent, r)
-  for (let t = 0; t < rings; t++) {
+  for (let ring = 0; ring < skinRings(rings); ring++) {
+    const t = Math.min(rings - 1, Math.max(0, ring - 1))
+    const isEnd = ring === 0 || ring === rings + 1
     const o = t * 3
-    if (t > 0) {
+    if (t > 0 && !isEnd) {
       const next = tangentAt(points, t, rings)
       along += reflect(points, t, tangent, next, r)
       tangent = next
     }
-    const scale = laid.scale[t]!
+    const scale = laid.scale[t]! * (isEnd ? DRAWN_TOGETHER : 1)
     const [rx, ry, rz] = r
     const [tx, ty, tz] = tangent
     const qx = ty * rz - tz * ry
@@ -71,6 +80,7 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
     const qz = tx * ry - ty * rx
     const c = Math.cos(laid.twist[t]!)
     const s = Math.sin(laid.twist[t]!)
+    const bend = bendAt(points, t, rings)
     let widest = 0
     for (let k = 0; k < around; k++) {
       // clockwise about the path, so that the skin faces outwards
@@ -81,9 +91,20 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
       const a = x * c - y * s
       const b = x * s + y * c
       const p = v * 3
-      positions[p] = points[o]! + (a * rx + b * qx) * wider
-      positions[p + 1] = points[o + 1]! + (a * ry + b * qy) * wider
-      positions[p + 2] = points[o + 2]! + (a * rz + b * qz) * lower
+      let dx = a * rx + b * qx
+      let dy = a * ry + b * qy
+      let dz = a * rz + b * qz
+      // in a tight turn the inside would pass the middle of the turn and come out inside out
+      const inwards = dx * bend[0] + dy * bend[1] + dz * bend[2]
+      const over = inwards - TURNS_IN * bend[3]
+      if (over > 0) {
+        dx -= over * bend[0]
+        dy -= over * bend[1]
+        dz -= over * bend[2]
+      }
+      positions[p] = points[o]! + dx * wider
+      positions[p + 1] = points[o + 1]! + dy * wider
+      positions[p + 2] = points[o + 2]! + dz * lower
       widest = Math.max(widest, (x - mx) ** 2 + (y - my) ** 2)
       places[v] = k / around
       alongs[v] = along
@@ -93,7 +114,27 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
     for (let k = v - around; k < v; k++) thicks[k] = 2 * Math.sqrt(widest)
   }
   builder.vertices = v
-  skin(builder, first, rings, around)
+  skin(builder, first, skinRings(rings), around)
+}
+
+/** Share of a turn's radius up to which the inside of a rope fills it. */
+const TURNS_IN = 0.92
+
+/** Which way a path turns at a ring, as a unit vector to the middle of the turn, and the radius of the turn, mm. */
+function bendAt(
+  p: Float64Array,
+  t: number,
+  rings: number,
+): [x: number, y: number, z: number, radius: number] {
+  const [i, j] = [Math.max(0, t - 1), Math.min(rings - 1, t + 1)]
+  const [from, to] = [tangentAt(p, i, rings), tangentAt(p, j, rings)]
+  const turn = [to[0] - from[0], to[1] - from[1], to[2] - from[2]] as const
+  const turned = Math.hypot(...turn)
+  let way = 0
+  for (let k = i; k < j; k++)
+    way += Math.hypot(p[k * 3 + 3]! - p[k * 3]!, p[k * 3 + 4]! - p[k * 3 + 1]!, p[k * 3 + 5]! - p[k * 3 + 2]!)
+  if (turned < 1e-9) return [0, 0, 0, Number.POSITIVE_INFINITY]
+  return [turn[0] / turned, turn[1] / turned, turn[2] / turned, way / turned]
 }
 
 function tangentAt(p: Float64Array, t: number, rings: number): [number, number, number] {
