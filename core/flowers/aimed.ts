@@ -1,6 +1,8 @@
 import { strokeBody, strokeLever } from '../solids/body.ts'
 import { FRILL_SWELL, highestSlip, STRAY_UP_MM, WAVER_TILT, WAVER_UP_MM } from '../solids/hand.ts'
 import { type Support, supportAt, supportOf } from '../solids/reach.ts'
+import { strokeDefinition } from '../strokes/index.ts'
+import { openingSlot } from '../tips/index.ts'
 import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
 import { layerAzimuths, type ResolvedLayer } from './layers.ts'
 
@@ -39,6 +41,17 @@ export function aimedExtent(layers: readonly ResolvedLayer[]): Extent {
   }
   return extentOf(low, high, heightMm)
 }
+
+/**
+ * Whether a flower comes out as wide as it is aimed: petals that lie, and what sits or rises, move up and down only. What
+ * stands pushes its neighbours outwards, a rope sinks and widens, a coil makes room for itself.
+ */
+export const isAsWideAsAimed = (layers: readonly ResolvedLayer[]): boolean =>
+  layers.every(({ layer, tip }) => {
+    const { rests } = strokeDefinition(layer.stroke.kind)
+    if (rests === 'sits' || rests === 'rises' || rests === 'spreads') return true
+    return rests === 'lies' && openingSlot(tip.opening) !== null
+  })
 
 function reachOf({ layer, tip }: ResolvedLayer): Reach {
   const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }

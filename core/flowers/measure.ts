@@ -4,7 +4,7 @@ import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
-import { aimedExtent } from './aimed.ts'
+import { aimedExtent, isAsWideAsAimed } from './aimed.ts'
 import type { Extent } from './caliper.ts'
 import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
@@ -59,22 +59,28 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
     piled ??= flowerExtent(layers)
     return piled
   }
+  const meant = () => {
+    aimed ??= aimedExtent(layers)
+    return aimed
+  }
+  // what comes out as wide as it is aimed need not be piled to be told
+  const asAimed = isAsWideAsAimed(layers)
+  const wide = () => (asAimed ? meant() : found())
   return {
     layers: measured,
     volumeMm3: measured.reduce((sum, l) => sum + l.volumeMm3, 0),
     seconds: measured.reduce((sum, l) => sum + l.seconds, 0),
     get aimed() {
-      aimed ??= aimedExtent(layers)
-      return aimed
+      return meant()
     },
     get diameterMm() {
-      return found().diameterMm
+      return wide().diameterMm
     },
     get alongMm() {
-      return found().alongMm
+      return wide().alongMm
     },
     get acrossMm() {
-      return found().acrossMm
+      return wide().acrossMm
     },
     get heightMm() {
       return found().heightMm

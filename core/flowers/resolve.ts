@@ -4,7 +4,7 @@ import { strokes } from '../strokes/index.ts'
 import { onlyNarrower, pressStroke, scaleStroke } from '../strokes/resize.ts'
 import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
-import { aimedExtent } from './aimed.ts'
+import { aimedExtent, isAsWideAsAimed } from './aimed.ts'
 import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
 import { type FlowerMeasure, measureFlower } from './measure.ts'
@@ -117,10 +117,8 @@ function sized(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Siz
 
 function findSize(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
   const own = ownLayers(flower, tips)
-  const wider = piledWidth(own) / Math.max(0.1, aimedWidth(own))
-  // what lies is as wide as it is aimed, in every size; what stands pushes its neighbours out, the more the smaller it is
-  const pushes =
-    Math.abs(wider - 1) > WIDE_ENOUGH || flower.layers.some((l) => strokes[l.stroke.kind].rests === 'stands')
+  const pushes = !isAsWideAsAimed(own)
+  const wider = pushes ? piledWidth(own) / Math.max(0.1, aimedWidth(own)) : 1
   const scale = wantedMm / Math.max(0.1, aimedWidth(own) * wider)
   const tipped = tippedFor(flower, own, scale, {}, tips)
   /** Lengths for petals squeezed so thin, and whether the flower is then as small as it is wanted. */

@@ -1,7 +1,7 @@
 import { onNail, plain, role } from './build.ts'
 
-/** A dome wrapped in seven close rows of cupped petals, greenish inside and pale outside. */
-export const ranunculus = onNail(40, {
+/** A dome wrapped in eight close rows of cupped petals, greenish inside and pale outside. */
+export const ranunculus = onNail(50, {
   id: 'ranunculus',
   name: 'Ranunculus',
   level: 'skilled',
@@ -12,7 +12,7 @@ export const ranunculus = onNail(40, {
   ],
   layers: [
     plain('Dome', 'heart', 'round-10', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 12, tallMm: 10, shape: 'dome' },
+      stroke: { kind: 'mound', radiusMm: 13, tallMm: 10, shape: 'dome' },
     }),
     plain('Wrap', 'heart', 'curve-11', 1, 2.6, 6, {
       stroke: { kind: 'wrap', turns: 1.2, endRingMm: 3, fallMm: 1, tiltStartDeg: -6, tiltEndDeg: -4 },
@@ -104,6 +104,19 @@ export const ranunculus = onNail(40, {
         dropMm: 1.5,
         tiltEndDeg: 21,
         tiltMidDeg: 38.8,
+        lipDeg: 14,
+        flow: 1,
+      },
+    }),
+    plain('Row 8', 'outer', 'curve-11', 8, 12.85, -2.05, {
+      startDeg: 67,
+      stroke: {
+        kind: 'petalArc',
+        spanDeg: 82,
+        archMm: 2.2,
+        dropMm: 1.5,
+        tiltEndDeg: 26,
+        tiltMidDeg: 45.6,
         lipDeg: 14,
         flow: 1,
       },

@@ -152,7 +152,7 @@ describe('what is worth buying', () => {
       tips: starterWorkshop.tips.map((t) => (t.id === 'curve-11' ? { ...t, owned: 2 } : t)),
     }
     const saved = plan(order()).totals.handsOnMinutes - plan(order(), richer).totals.handsOnMinutes
-    expect(saved).toBeCloseTo(offer!.saves.minutes, 0)
+    expect(Math.abs(saved - offer!.saves.minutes)).toBeLessThan(1)
   })
 
   it('is nothing after the flower is piped in batches: those replace it', () => {
