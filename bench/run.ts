@@ -4,6 +4,7 @@ import { chainBroken } from './chainBroken.ts'
 import { colourBenchmarks } from './colour.ts'
 import { fewerBenchmarks } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
+import { pileBenchmarks } from './piles.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
 import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
@@ -25,6 +26,7 @@ const quick: Benchmark[] = [
   ...colourBenchmarks,
   ...solidBenchmarks,
   ...sizeBenchmarks,
+  ...pileBenchmarks,
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

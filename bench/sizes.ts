@@ -24,8 +24,9 @@ function sizeWorst(): number {
 function resizeWorst(): number {
   const misses = catalogueFlowers.flatMap((flower) => {
     const own = fitted(flower, null).measure.diameterMm
-    return Array.from({ length: 29 }, (_, i) => {
-      const wanted = own * (0.6 + 0.05 * i)
+    return Array.from({ length: 8 }, (_, i) => {
+      // an order asks for nothing under 3 mm
+      const wanted = Math.max(3, own * (0.6 + 0.2 * i))
       return fitted(flower, wanted).measure.diameterMm / wanted - 1
     })
   })

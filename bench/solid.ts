@@ -1,10 +1,12 @@
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three'
 import { catalogueFlowers } from '#core/catalogue/flowers/index'
 import { starterWorkshop } from '#core/catalogue/starter'
+import { pileLayers } from '#core/flowers/layers'
 import { measureLayers } from '#core/flowers/measure'
 import { fitFlower } from '#core/flowers/resolve'
 import { bake } from '#core/mesh/bake'
-import { flowerMesh } from '#core/mesh/flowerMesh'
+import { drawPiles, flowerMesh } from '#core/mesh/flowerMesh'
+import { pile } from '#core/pile/pile'
 import type { Benchmark } from './benchmark.ts'
 
 const own = { sizeMm: null, tips: {} }
@@ -13,7 +15,11 @@ const library = catalogueFlowers.map(fitted)
 const rose = fitted(catalogueFlowers.find((f) => f.id === 'rose')!)
 const roseFine = flowerMesh(rose.layers, 1, 1)
 
-const meshLibrary = () => library.map(({ layers }) => flowerMesh(layers, 1, 1))
+const piles = library.map(({ layers }) => {
+  const piled = pileLayers(layers)
+  return { piled, strokes: pile(piled, 1) }
+})
+const meshLibrary = () => piles.map(({ piled, strokes }) => drawPiles(piled, [strokes], 1))
 const triangles = meshLibrary().reduce((sum, m) => sum + m.indices.length / 3, 0)
 
 /** Tubes of three.js with as many triangles as the whole library: the same kind of work, without petals. */
@@ -32,7 +38,7 @@ const nothing = () => {
 export const solidBenchmarks: Benchmark[] = [
   {
     id: 'mesh-vs-tube',
-    what: `meshing the library's flowers (${Math.round(triangles / 1000)} thousand triangles)`,
+    what: `meshing the library's flowers as they are piled (${Math.round(triangles / 1000)} thousand triangles)`,
     unit: 'ms',
     against: "three.js's TubeGeometry at the same count",
     run: () => void meshLibrary(),

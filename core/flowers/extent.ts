@@ -1,70 +1,49 @@
+import { pile } from '../pile/pile.ts'
+import type { PiledStroke } from '../pile/piled.ts'
 import { skinRoom } from '../pile/swell.ts'
-import { FRILL_SWELL, highestSlip, STRAY_UP_MM } from '../solids/hand.ts'
-import type { Laid, LaidSheet } from '../solids/laid.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
 import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
-import type { ResolvedLayer } from './layers.ts'
+import { pileLayers, type ResolvedLayer } from './layers.ts'
 import { piledFlower } from './piled.ts'
 
 /**
- * Width and height of the pile that the layers make, as a steady hand makes it; the highest stroke of a row stands a
- * little higher than it should.
- * @param counted layers that take part in the width; all of them where none are named.
+ * Widths of the pile that the layers make, as a steady hand makes it, and the height at which it comes out.
  */
-export function flowerExtent(
-  layers: readonly ResolvedLayer[],
-  counted: (layer: ResolvedLayer) => boolean = () => true,
-): Extent {
+export function flowerExtent(layers: readonly ResolvedLayer[]): Extent {
   const low = new Float64Array(DIRECTIONS)
   const high = new Float64Array(DIRECTIONS)
-  let heightMm = 0
-  for (const { layer, laid } of piledFlower(layers)) {
-    const resolved = layers[layer]!
-    if (!counted(resolved)) continue
-    const { vertices } = skinRoom(laid)
-    const builder = newMesh(vertices, 0)
-    skinLaid(builder, laid, 0)
-    const points = builder.mesh.positions
-    let top = 0
-    for (let o = 0; o < points.length; o += 3) top = Math.max(top, points[o + 2]!)
-    heightMm = Math.max(heightMm, top + slipsUp(resolved, laid))
-    for (let d = 0; d < DIRECTIONS; d++) {
-      const [c, s] = [Math.cos((Math.PI * d) / DIRECTIONS), Math.sin((Math.PI * d) / DIRECTIONS)]
-      for (let o = 0; o < points.length; o += 3) {
-        const along = c * points[o]! + s * points[o + 1]!
-        if (along > high[d]!) high[d] = along
-        if (along < low[d]!) low[d] = along
-      }
+  const points = pointsOf(piledFlower(layers))
+  for (let d = 0; d < DIRECTIONS; d++) {
+    const [c, s] = [Math.cos((Math.PI * d) / DIRECTIONS), Math.sin((Math.PI * d) / DIRECTIONS)]
+    for (let o = 0; o < points.length; o += 3) {
+      const along = c * points[o]! + s * points[o + 1]!
+      if (along > high[d]!) high[d] = along
+      if (along < low[d]!) low[d] = along
     }
   }
-  return extentOf(low, high, heightMm)
+  return extentOf(low, high, topOf(points))
 }
 
-/**
- * How much higher than a steady hand's the highest of a layer comes out, mm: sheets stray up, and some waves of a frill
- * stand higher than others. What is squeezed or lies on the ground stands where that is.
- */
-function slipsUp({ layer }: ResolvedLayer, laid: readonly Laid[]): number {
-  const sheet = laid.find((body): body is LaidSheet => body.kind === 'sheet')
-  if (!sheet) return 0
-  const stray = STRAY_UP_MM * highestSlip(layer.count)
-  const ripple = 'ripple' in layer.stroke ? layer.stroke.ripple : null
-  if (!ripple) return stray
-  const waves = (layer.count * rimLength(sheet)) / ripple.lengthMm
-  return Math.max(stray, FRILL_SWELL * ripple.ampMm * highestSlip(waves))
+/** Hands whose piles a height is the mean of: one petal's rim more or less is what a steady hand does not show. */
+const HANDS = [1, 2]
+
+/** Height of the pile as hands make it that slip a little, mm. */
+export function flowerHeight(layers: readonly ResolvedLayer[]): number {
+  const piled = pileLayers(layers)
+  const tops = HANDS.map((seed) => topOf(pointsOf(pile(piled, seed))))
+  return tops.reduce((sum, top) => sum + top, 0) / tops.length
 }
 
-/** Length of a sheet's free edge, mm. */
-function rimLength({ points, tSteps, uSteps }: LaidSheet): number {
-  let length = 0
-  for (let t = 1; t <= tSteps; t++) {
-    const [a, b] = [((t - 1) * (uSteps + 1) + uSteps) * 3, (t * (uSteps + 1) + uSteps) * 3]
-    length += Math.hypot(
-      points[b]! - points[a]!,
-      points[b + 1]! - points[a + 1]!,
-      points[b + 2]! - points[a + 2]!,
-    )
-  }
-  return length
+/** Every point of the skins of a pile, three numbers a point, mm. */
+function pointsOf(strokes: readonly PiledStroke[]): Float32Array {
+  const builder = newMesh(skinRoom(strokes.flatMap((s) => s.laid)).vertices, 0)
+  for (const { laid } of strokes) skinLaid(builder, laid, 0)
+  return builder.mesh.positions
+}
+
+function topOf(points: Float32Array): number {
+  let top = 0
+  for (let o = 2; o < points.length; o += 3) if (points[o]! > top) top = points[o]!
+  return top
 }

@@ -6,7 +6,7 @@ import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
 import { aimedExtent, isAsWideAsAimed } from './aimed.ts'
 import type { Extent } from './caliper.ts'
-import { flowerExtent } from './extent.ts'
+import { flowerExtent, flowerHeight } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
 
 /** One layer's amounts for one flower. */
@@ -55,6 +55,7 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
   const measured = measureLayers(flower, layers)
   let piled: Extent | null = null
   let aimed: Extent | null = null
+  let height: number | null = null
   const found = () => {
     piled ??= flowerExtent(layers)
     return piled
@@ -83,7 +84,8 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
       return wide().acrossMm
     },
     get heightMm() {
-      return found().heightMm
+      height ??= flowerHeight(layers)
+      return height
     },
   }
 }

@@ -2,6 +2,7 @@ import { pileLayers, type ResolvedLayer } from '../flowers/layers.ts'
 import type { BorderRun } from '../flowers/run.ts'
 import { drawnAs } from '../pile/draw.ts'
 import { pile } from '../pile/pile.ts'
+import type { PiledStroke, PileLayer } from '../pile/piled.ts'
 import { onTable, skinRoom } from '../pile/swell.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
@@ -22,11 +23,19 @@ export function flowerMesh(
   run: BorderRun | null = null,
 ): FlowerMesh {
   const piled = pileLayers(layers)
-  const units = Array.from({ length: run?.units ?? 1 }, (_, unit) =>
-    pile(piled, seed + unit * NEXT_UNIT).map((stroke) => ({
-      stroke,
-      bodies: drawnAs(stroke, piled[stroke.layer]!, detail),
-    })),
+  const units = Array.from({ length: run?.units ?? 1 }, (_, unit) => pile(piled, seed + unit * NEXT_UNIT))
+  return drawPiles(piled, units, detail, run)
+}
+
+/** The solid of a flower that is piled already; of a border, of each of its units. */
+export function drawPiles(
+  layers: readonly PileLayer[],
+  piles: readonly (readonly PiledStroke[])[],
+  detail: number,
+  run: BorderRun | null = null,
+): FlowerMesh {
+  const units = piles.map((strokes) =>
+    strokes.map((stroke) => ({ stroke, bodies: drawnAs(stroke, layers[stroke.layer]!, detail) })),
   )
   const room = skinRoom(units.flat().flatMap((s) => s.bodies))
   const builder = newMesh(room.vertices, room.triangles)

@@ -113,7 +113,7 @@ export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number):
 }
 
 /** How far the thickness of a flat sheet is turned from square to its surface towards upright. */
-const LEVELLED = 0.7
+const LEVELLED = 0.9
 
 /** Turns normals of a flat sheet towards upright, all to the side that most of them look to. In place. */
 function levelled(normals: Float64Array): void {
