@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { orderSchema } from '#core/model/order'
 import { planSchema } from '#core/model/plan'
-import { testApi } from './testing/api.ts'
+import { planOf, testApi } from './testing/api.ts'
 
 type Api = Awaited<ReturnType<typeof testApi>>
 let server: Api
@@ -115,7 +115,7 @@ describe('files', () => {
 
   it('give the plan as JSON and its tables as CSV', async () => {
     const { order } = (await server.api.post('/api/orders/import').send(file()).expect(200)).body
-    const plan = planSchema.parse((await server.api.get(`/api/orders/${order.id}/plan`).expect(200)).body)
+    const plan = planSchema.parse(await planOf(server, order.id))
     const csv = await server.api.get(`/api/orders/${order.id}/plan/batches.csv`).expect(200)
     expect(csv.headers['content-type']).toMatch('text/csv')
     expect(csv.text.trim().split('\r\n')).toHaveLength(plan.batches.length + 1)

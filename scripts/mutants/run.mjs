@@ -23,6 +23,7 @@ const CORE = [
   'surfaces',
   'flowers',
   'solids',
+  'pile',
   'bags',
   'colour',
   'plan',

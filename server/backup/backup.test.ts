@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { type BackupFile, readBackupFile } from '#core/files/backupFile'
-import { testApi } from '../testing/api.ts'
+import { planOf, testApi } from '../testing/api.ts'
 
 let server: Awaited<ReturnType<typeof testApi>>
 beforeAll(async () => {
@@ -98,7 +98,7 @@ describe('a backup', () => {
     await send(empty, `/api/backup/restore?state=${body.state}`, bytes).expect(204)
     expect(contents(unpacked(await save(empty)))).toEqual(contents(unpacked(bytes)))
     // everything works on from there
-    await empty.api.get('/api/orders/observatory/plan').expect(200)
+    await planOf(empty, 'observatory')
     const again = (await preview(empty, bytes)).body
     expect(
       Object.values(again.tallies as Record<string, { added: number; changed: number; lost: number }>),
@@ -197,7 +197,7 @@ describe('a backup', () => {
     const { body } = await preview(other, sample).expect(200)
     expect(body.tallies.orders.inFile).toBe(2)
     await send(other, `/api/backup/restore?state=${body.state}`, sample).expect(204)
-    await other.api.get('/api/orders/observatory/plan').expect(200)
+    await planOf(other, 'observatory')
     await other.close()
   })
 })

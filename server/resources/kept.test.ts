@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { testApi } from '../testing/api.ts'
+import { planOf, testApi } from '../testing/api.ts'
 
 let server: Awaited<ReturnType<typeof testApi>>
 beforeAll(async () => {
@@ -12,16 +12,7 @@ const sql = (text: string, values: unknown[] = []) => server.orm.em.fork().execu
 const workshop = async () => (await server.api.get('/api/workshop').expect(200)).body
 const file = () => JSON.parse(readFileSync(new URL('../../demo/observatory.json', import.meta.url), 'utf8'))
 
-/** The plan of an order; a machine that is busy with other tests is asked again, as it says. */
-async function planned(orderId: string): Promise<void> {
-  for (let tries = 0; tries < 20; tries++) {
-    const { status } = await server.api.get(`/api/orders/${orderId}/plan`)
-    if (status === 503) continue
-    expect(status).toBe(200)
-    return
-  }
-  throw new Error('The plan was never made.')
-}
+const planned = (orderId: string) => planOf(server, orderId)
 
 describe('what is learnt cannot break what is stored', () => {
   const weigh = (body: object) =>

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { Client } from 'pg'
 import { type Logger, pino } from 'pino'
 import request from 'supertest'
+import type { Plan } from '#core/model/plan'
 import { createApp } from '../app.ts'
 import { DatabaseWatch } from '../http/databaseWatch.ts'
 import { allowedHosts } from '../http/hosts.ts'
@@ -51,4 +52,18 @@ export async function testApi(options: TestOptions = {}) {
     await plans.close()
   }
   return { orm, app, databaseUrl, api: request(app), close }
+}
+
+/** The plan of an order; a machine that is busy with other tests is asked again, as it says. */
+export async function planOf(
+  server: Pick<Awaited<ReturnType<typeof testApi>>, 'api'>,
+  orderId: string,
+): Promise<Plan> {
+  for (let tries = 0; tries < 20; tries++) {
+    const { status, body } = await server.api.get(`/api/orders/${orderId}/plan`)
+    if (status === 503) continue
+    if (status === 200) return body
+    throw new Error(`The plan was answered with ${status}: ${JSON.stringify(body)}`)
+  }
+  throw new Error('The plan was never made.')
 }
