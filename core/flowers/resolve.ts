@@ -173,7 +173,7 @@ function nextAim(tried: readonly { aimedMm: number; found: number }[], wantedMm:
 /** A pile that much wider than it is wanted holds more icing than it has room for. */
 const TOO_WIDE = 0.025
 /** Rows drawn in further than this share of the size they are made for are no rows of that flower any more. */
-const DRAWN_IN = 0.6
+const DRAWN_IN = 0.75
 /** How thinly standing petals are squeezed, one after the other, until the flower is as small as it is wanted. */
 const SQUEEZES = [0.75, 0.5]
 /** How often the way between too thick and thin enough is halved. */
