@@ -24,6 +24,7 @@ export interface FlowerCheck {
     | 'in-place-only'
     | 'no-foot'
     | 'hand-strain'
+    | 'too-full'
   severity: 'note' | 'decide'
   layerId: string | null
   message: string

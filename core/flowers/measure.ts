@@ -91,7 +91,11 @@ export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]):
 }
 
 /** Grams of each role in one flower of icing with the given density (g/ml). */
-export function roleGrams(flower: Flower, measure: FlowerMeasure, density: number): Map<string, number> {
+export function roleGrams(
+  flower: Flower,
+  measure: Pick<FlowerMeasure, 'layers'>,
+  density: number,
+): Map<string, number> {
   const grams = new Map(flower.roles.map((r) => [r.id, 0]))
   for (const layer of measure.layers)
     for (const { role, share } of layer.shares)

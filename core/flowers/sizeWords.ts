@@ -6,7 +6,7 @@ const LONG = 1.25
 
 /** "39 mm", or "61 × 22 mm" for what is long; in inches where the bakery measures in them. */
 export function sizeWords(
-  { diameterMm, alongMm, acrossMm }: Extent,
+  { diameterMm, alongMm, acrossMm }: Omit<Extent, 'heightMm'>,
   unit: LengthUnit = 'millimetres',
 ): string {
   if (alongMm <= LONG * acrossMm) return formatLength(diameterMm, unit)

@@ -61,6 +61,8 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
   const r: [number, number, number] = [0, 0, 0]
   let v = first
   let along = 0
+  const tangents = tangentsOf(points, rings)
+  const bend = new Float64Array(4)
   let tangent = tangentAt(points, 0, rings)
   sideOf(tangent, r)
   for (let ring = 0; ring < skinRings(rings); ring++) {
@@ -80,7 +82,7 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
     const qz = tx * ry - ty * rx
     const c = Math.cos(laid.twist[t]!)
     const s = Math.sin(laid.twist[t]!)
-    const bend = bendAt(points, t, rings)
+    bendAt(points, tangents, t, rings, bend)
     let widest = 0
     for (let k = 0; k < around; k++) {
       // clockwise about the path, so that the skin faces outwards
@@ -95,12 +97,11 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
       let dy = a * ry + b * qy
       let dz = a * rz + b * qz
       // in a tight turn the inside would pass the middle of the turn and come out inside out
-      const inwards = dx * bend[0] + dy * bend[1] + dz * bend[2]
-      const over = inwards - TURNS_IN * bend[3]
+      const over = dx * bend[0]! + dy * bend[1]! + dz * bend[2]! - TURNS_IN * bend[3]!
       if (over > 0) {
-        dx -= over * bend[0]
-        dy -= over * bend[1]
-        dz -= over * bend[2]
+        dx -= over * bend[0]!
+        dy -= over * bend[1]!
+        dz -= over * bend[2]!
       }
       positions[p] = points[o]! + dx * wider
       positions[p + 1] = points[o + 1]! + dy * wider
@@ -120,21 +121,34 @@ export function skinRope(builder: MeshBuilder, laid: LaidRope, layer: number): v
 /** Share of a turn's radius up to which the inside of a rope fills it. */
 const TURNS_IN = 0.92
 
-/** Which way a path turns at a ring, as a unit vector to the middle of the turn, and the radius of the turn, mm. */
-function bendAt(
-  p: Float64Array,
-  t: number,
-  rings: number,
-): [x: number, y: number, z: number, radius: number] {
-  const [i, j] = [Math.max(0, t - 1), Math.min(rings - 1, t + 1)]
-  const [from, to] = [tangentAt(p, i, rings), tangentAt(p, j, rings)]
-  const turn = [to[0] - from[0], to[1] - from[1], to[2] - from[2]] as const
-  const turned = Math.hypot(...turn)
+/** Which way a path turns at a ring, as a unit vector to the middle of the turn, and the radius of the turn, mm, into `out`. */
+function bendAt(p: Float64Array, tangents: Float64Array, t: number, rings: number, out: Float64Array): void {
+  const [i, j] = [Math.max(0, t - 1) * 3, Math.min(rings - 1, t + 1) * 3]
+  const x = tangents[j]! - tangents[i]!
+  const y = tangents[j + 1]! - tangents[i + 1]!
+  const z = tangents[j + 2]! - tangents[i + 2]!
+  const turned = Math.sqrt(x * x + y * y + z * z)
+  if (turned < 1e-9) {
+    out.fill(0)
+    out[3] = Number.POSITIVE_INFINITY
+    return
+  }
   let way = 0
-  for (let k = i; k < j; k++)
-    way += Math.hypot(p[k * 3 + 3]! - p[k * 3]!, p[k * 3 + 4]! - p[k * 3 + 1]!, p[k * 3 + 5]! - p[k * 3 + 2]!)
-  if (turned < 1e-9) return [0, 0, 0, Number.POSITIVE_INFINITY]
-  return [turn[0] / turned, turn[1] / turned, turn[2] / turned, way / turned]
+  for (let k = i; k < j; k += 3) {
+    const [dx, dy, dz] = [p[k + 3]! - p[k]!, p[k + 4]! - p[k + 1]!, p[k + 5]! - p[k + 2]!]
+    way += Math.sqrt(dx * dx + dy * dy + dz * dz)
+  }
+  out[0] = x / turned
+  out[1] = y / turned
+  out[2] = z / turned
+  out[3] = way / turned
+}
+
+/** Unit vectors along a path, three numbers a ring. */
+function tangentsOf(p: Float64Array, rings: number): Float64Array {
+  const all = new Float64Array(rings * 3)
+  for (let t = 0; t < rings; t++) all.set(tangentAt(p, t, rings), t * 3)
+  return all
 }
 
 function tangentAt(p: Float64Array, t: number, rings: number): [number, number, number] {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { starterWorkshop } from '#core/catalogue/starter'
-import { testApi } from '../testing/api.ts'
+import { planOf, testApi } from '../testing/api.ts'
 
 let server: Awaited<ReturnType<typeof testApi>>
 beforeAll(async () => {
@@ -322,6 +322,7 @@ describe('orders in files and lists', () => {
     expect(names).toEqual(
       expect.arrayContaining(['colours', 'bags', 'batches', 'base', 'supplies', 'demand']),
     )
+    await planOf(server, order.id)
     const { headers, text } = await server.api.get(`/api/orders/${order.id}/plan/bags.csv`).expect(200)
     expect(headers['content-disposition']).toMatch(/-bags\.csv"?$/)
     expect(text.split('\r\n').length).toBeGreaterThan(5)

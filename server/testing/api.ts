@@ -59,7 +59,7 @@ export async function planOf(
   server: Pick<Awaited<ReturnType<typeof testApi>>, 'api'>,
   orderId: string,
 ): Promise<Plan> {
-  for (let tries = 0; tries < 20; tries++) {
+  for (let tries = 0; tries < 40; tries++) {
     const { status, body } = await server.api.get(`/api/orders/${orderId}/plan`)
     if (status === 503) continue
     if (status === 200) return body

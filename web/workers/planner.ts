@@ -61,7 +61,7 @@ export function useDraftPicture(flower: Flower | undefined, workshop: Workshop |
     if (!flower || !workshop) return
     let current = true
     planner(workshop)
-      .picture(flower, { sizeMm: null, tips: {} })
+      .studied(flower, { sizeMm: null, tips: {} })
       .then(
         (picture) => current && setAnswer({ picture }),
         (error: Error) => current && setAnswer((last) => ({ ...last, error })),

@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import { type FlowerCheck, flowerChecks } from '#core/flowers/checks'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { FlowerMeasure } from '#core/flowers/measure'
+import { pileChecks } from '#core/flowers/pileChecks'
 import { planView, type ViewShape } from '#core/flowers/planView'
 import { type Fitting, fitFlower } from '#core/flowers/resolve'
 import { type BorderRun, borderRun } from '#core/flowers/run'
@@ -14,10 +15,13 @@ import { planOrder, UnplannableOrderError } from '#core/plan/index'
 
 export type Planned = { plan: Plan; faults: [] } | { plan: null; faults: Fault[] }
 
+/** A flower's figures; its height, which takes two piles to tell, only where somebody studies the flower. */
+type PictureMeasure = Omit<FlowerMeasure, 'heightMm'> & { heightMm: number | null }
+
 /** A flower fitted and seen from above. */
 export interface Picture {
   shapes: ViewShape[]
-  measure: FlowerMeasure
+  measure: PictureMeasure
   /** Layers with their final lengths and tips. */
   layers: ResolvedLayer[]
   /** For a border: how its units stand side by side. */
@@ -44,14 +48,32 @@ const planner = {
     const { layers, measure, factor } = fitFlower(flower, fitting, known().tips)
     return {
       shapes: planView(layers),
-      measure,
+      measure: told(measure, null),
       layers,
       run: borderRun(flower, layers, factor),
       checks: flowerChecks(flower, layers, measure),
     }
   },
+  /** The same with everything that only piles can tell: for a flower that somebody is looking at closely. */
+  studied(flower: Flower, fitting: Fitting): Picture {
+    const { layers, measure } = fitFlower(flower, fitting, known().tips)
+    const seen = planner.picture(flower, fitting)
+    return {
+      ...seen,
+      measure: told(measure, measure.heightMm),
+      checks: [...pileChecks(layers), ...seen.checks],
+    }
+  },
 }
 export type Planner = typeof planner
+
+/** Figures as they are sent: asking for one by name makes no pile for the others. */
+function told(
+  { layers, volumeMm3, seconds, aimed, diameterMm, alongMm, acrossMm }: FlowerMeasure,
+  heightMm: number | null,
+): PictureMeasure {
+  return { layers, volumeMm3, seconds, aimed, diameterMm, alongMm, acrossMm, heightMm }
+}
 
 function known(): Workshop {
   if (!workshop) throw new Error('The workshop has not been sent to the planner yet.')

@@ -29,19 +29,26 @@ export const willNotWork: AdviceCheck = ({ placements }) =>
       ),
   )
 
+/** No pile comes out higher than so many times what is aimed and a few mm: below that nothing need be piled to be told. */
+const PILED_UP = 1.2
+const PILED_UP_MM = 5
+
 /** Icing that would touch the lid of the box it travels in. */
 export const tooTallForBox: AdviceCheck = ({ at, placements }) => {
   const { boxMm, travel } = at.order
   if (boxMm === null || travel === 'onSite') return []
   return at.order.pieces.flatMap((piece) => {
-    const here = placements.filter((p) => p.piece.id === piece.id)
+    const rise = surfaceDefinition(piece.shape.kind).topRiseMm(piece.shape) + (piece.coat?.thicknessMm ?? 0)
+    const here = placements.filter(
+      (p) =>
+        p.piece.id === piece.id && rise + p.fitted.measure.aimed.heightMm * PILED_UP + PILED_UP_MM > boxMm,
+    )
     const tallest = here.reduce<(typeof here)[number] | null>(
       (most, p) => (!most || p.fitted.measure.heightMm > most.fitted.measure.heightMm ? p : most),
       null,
     )
     if (!tallest) return []
-    const rise = surfaceDefinition(piece.shape.kind).topRiseMm(piece.shape)
-    const high = rise + (piece.coat?.thicknessMm ?? 0) + tallest.fitted.measure.heightMm
+    const high = rise + tallest.fitted.measure.heightMm
     if (high <= boxMm) return []
     return [
       say(

@@ -1,11 +1,15 @@
 import { surfaceDefinition } from '../../surfaces/index.ts'
 import { type AdviceCheck, say } from './check.ts'
 
+/** No pile comes out wider than this over how wide its strokes are aimed: below it nothing need be piled to be told. */
+const PUSHED_OUT = 1.4
+
 /** Flowers wider than the piece they stand on. */
 export const tooWide: AdviceCheck = ({ at, placements }) =>
   placements.flatMap(({ piece, placed, flower, fitted }) => {
     if (flower.form === 'border' || flower.form === 'vine') return []
     const across = surfaceDefinition(piece.shape.kind).topAcrossMm(piece.shape)
+    if (fitted.measure.aimed.diameterMm * PUSHED_OUT <= across) return []
     const wide = fitted.measure.diameterMm
     if (wide <= across) return []
     const sizeMm = Math.floor(across * 0.9)
@@ -32,14 +36,15 @@ export const tooMany: AdviceCheck = ({ at, placements }) =>
     const here = placements.filter(
       (p) => p.piece.id === piece.id && (p.flower.form === 'flower' || p.flower.form === 'leaf'),
     )
-    const covered = here.reduce(
-      (sum, p) =>
+    const coveredBy = (wide: (p: (typeof here)[number]) => number) =>
+      here.reduce(
         // leaves lie half under the flowers
-        sum +
-        p.perPiece * (p.flower.form === 'leaf' ? 0.5 : 1) * (Math.PI / 4) * p.fitted.measure.diameterMm ** 2,
-      0,
-    )
+        (sum, p) => sum + p.perPiece * (p.flower.form === 'leaf' ? 0.5 : 1) * (Math.PI / 4) * wide(p) ** 2,
+        0,
+      )
     const area = surfaceDefinition(piece.shape.kind).topAreaMm2(piece.shape)
+    if (coveredBy((p) => p.fitted.measure.aimed.diameterMm * PUSHED_OUT) <= area * PACKING) return []
+    const covered = coveredBy((p) => p.fitted.measure.diameterMm)
     if (covered <= area * PACKING) return []
     const most = here.filter((p) => p.perPiece > 1).sort((a, b) => b.perPiece - a.perPiece)[0]
     const fewer = most ? Math.max(1, Math.floor((most.perPiece * area * PACKING) / covered)) : 0

@@ -16,7 +16,9 @@ export function FlowerChecks(props: {
   if (checks.length === 0)
     return (
       <Card title="Does it fit together?">
-        <p className="quiet">Yes: heights, rows, foot and nail agree, and no stroke strains the hand.</p>
+        <p className="quiet">
+          Yes: heights, rows, foot and nail agree, every row finds room, and no stroke strains the hand.
+        </p>
       </Card>
     )
   return (

@@ -49,7 +49,7 @@ export function FlowerFigures(props: {
       <WeighOne flower={flower} workshop={workshop} opened={weighing} close={() => setWeighing(false)} />
       <Stats>
         <Stat name="across">{sizeWords(picture.measure, workshop.settings.lengths)}</Stat>
-        <Stat name="high">{formatLength(heightMm, workshop.settings.lengths)}</Stat>
+        {heightMm !== null && <Stat name="high">{formatLength(heightMm, workshop.settings.lengths)}</Stat>}
         <Stat name="icing">{weight((volumeMm3 / 1000) * icing.density * factor)}</Stat>
         <Stat name="hands-on">{seconds < 90 ? `${Math.round(seconds)} s` : formatMinutes(seconds / 60)}</Stat>
       </Stats>
