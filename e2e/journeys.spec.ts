@@ -73,7 +73,7 @@ test('make a new order from library flowers in under 12 actions', async ({ page 
   await act(page.getByRole('button', { name: 'Add a coat beneath' }).click())
   expect(actions).toBeLessThan(12)
   await expect(figure(page, 'Pieces')).toHaveText('12 pieces')
-  expect(grams(await figure(page, 'Icing').textContent())).toBeGreaterThan(150)
+  await expect.poll(async () => grams(await figure(page, 'Icing').textContent())).toBeGreaterThan(150)
   await stop(page, 'Bags')
   await expect(page.getByText('Fill these, in this order')).toBeVisible()
   expect(await page.getByRole('img', { name: /· petal 13 mm/ }).count()).toBeGreaterThan(0)
