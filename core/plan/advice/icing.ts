@@ -3,6 +3,7 @@ import { formatMinutes } from '../../units.ts'
 import { flowersPiped } from '../piped.ts'
 import { minutesPerSquare, mostSquares } from '../work/batchWait.ts'
 import { type AdviceCheck, say } from './check.ts'
+import { widestMm } from './wide.ts'
 
 /** Flowers that the icing kind cannot do: standing petals, or lifting without freezing or drying. */
 export const icingCannot: AdviceCheck = ({ at, placements }) =>
@@ -57,18 +58,23 @@ export const batchCrusts: AdviceCheck = ({ at, placements, uses }) =>
     ]
   })
 
+/** Petals may reach so far over the edge of a nail, both sides together. */
+const OVER_THE_NAIL_MM = 8
+
 /** Flowers wider than the nail they are piped on. */
-export const widerThanNail: AdviceCheck = ({ placements }) =>
+export const widerThanNail: AdviceCheck = ({ at, placements }) =>
   placements.flatMap(({ piece, flower, fitted, placed }) => {
+    if (flower.nailMm === null || placed.sizeMm === null) return []
+    const mostMm = flower.nailMm + OVER_THE_NAIL_MM
+    if (widestMm(fitted.measure) <= mostMm) return []
     const wide = fitted.measure.diameterMm
-    const fits = flower.nailMm === null || placed.sizeMm === null || wide <= flower.nailMm + 8
-    if (fits) return []
+    if (wide <= mostMm) return []
     return [
       say(
         'wider-than-nail',
         'note',
         { kind: 'flower', id: flower.id },
-        `${flower.name} on ${piece.name} is ${Math.round(wide)} mm wide: take a larger nail than its usual ${flower.nailMm} mm.`,
+        `${flower.name} on ${piece.name} is ${at.length(wide)} wide: take a larger nail than its usual ${at.length(flower.nailMm)}.`,
       ),
     ]
   })

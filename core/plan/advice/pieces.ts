@@ -1,15 +1,13 @@
 import { surfaceDefinition } from '../../surfaces/index.ts'
 import { type AdviceCheck, say } from './check.ts'
-
-/** No pile comes out wider than this over how wide its strokes are aimed: below it nothing need be piled to be told. */
-const PUSHED_OUT = 1.4
+import { widestMm } from './wide.ts'
 
 /** Flowers wider than the piece they stand on. */
 export const tooWide: AdviceCheck = ({ at, placements }) =>
   placements.flatMap(({ piece, placed, flower, fitted }) => {
     if (flower.form === 'border' || flower.form === 'vine') return []
     const across = surfaceDefinition(piece.shape.kind).topAcrossMm(piece.shape)
-    if (fitted.measure.aimed.diameterMm * PUSHED_OUT <= across) return []
+    if (widestMm(fitted.measure) <= across) return []
     const wide = fitted.measure.diameterMm
     if (wide <= across) return []
     const sizeMm = Math.floor(across * 0.9)
@@ -43,7 +41,7 @@ export const tooMany: AdviceCheck = ({ at, placements }) =>
         0,
       )
     const area = surfaceDefinition(piece.shape.kind).topAreaMm2(piece.shape)
-    if (coveredBy((p) => p.fitted.measure.aimed.diameterMm * PUSHED_OUT) <= area * PACKING) return []
+    if (coveredBy((p) => widestMm(p.fitted.measure)) <= area * PACKING) return []
     const covered = coveredBy((p) => p.fitted.measure.diameterMm)
     if (covered <= area * PACKING) return []
     const most = here.filter((p) => p.perPiece > 1).sort((a, b) => b.perPiece - a.perPiece)[0]
