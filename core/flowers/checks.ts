@@ -5,6 +5,7 @@ import type { StrokeDefinition } from '../strokes/stroke.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
 import type { ResolvedLayer } from './layers.ts'
 import type { FlowerMeasure } from './measure.ts'
+import { widestMm } from './widest.ts'
 
 /** A change that mends what a check found: to one layer, or to the flower itself. */
 export interface FlowerRemedy {
@@ -163,8 +164,10 @@ const petalsOpposite: Check = (_, layers) => {
 const NAILS = [25, 30, 40, 50, 60, 70, 80]
 
 /** A flower that hangs over the edge of its nail. */
-const widerThanNail: Check = (flower, _, { diameterMm }) => {
-  if (flower.nailMm === null || diameterMm <= flower.nailMm) return []
+const widerThanNail: Check = (flower, _, measure) => {
+  if (flower.nailMm === null || widestMm(measure) <= flower.nailMm) return []
+  const { diameterMm } = measure
+  if (diameterMm <= flower.nailMm) return []
   const larger = NAILS.find((n) => n >= diameterMm)
   return [
     {

@@ -1,9 +1,9 @@
+import { widestMm } from '../../flowers/widest.ts'
 import { strokeDefinition } from '../../strokes/index.ts'
 import { formatMinutes } from '../../units.ts'
 import { flowersPiped } from '../piped.ts'
 import { minutesPerSquare, mostSquares } from '../work/batchWait.ts'
 import { type AdviceCheck, say } from './check.ts'
-import { widestMm } from './wide.ts'
 
 /** Flowers that the icing kind cannot do: standing petals, or lifting without freezing or drying. */
 export const icingCannot: AdviceCheck = ({ at, placements }) =>

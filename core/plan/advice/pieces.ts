@@ -1,6 +1,6 @@
+import { widestMm } from '../../flowers/widest.ts'
 import { surfaceDefinition } from '../../surfaces/index.ts'
 import { type AdviceCheck, say } from './check.ts'
-import { widestMm } from './wide.ts'
 
 /** Flowers wider than the piece they stand on. */
 export const tooWide: AdviceCheck = ({ at, placements }) =>

@@ -1,4 +1,4 @@
-import type { FlowerMeasure } from '../../flowers/measure.ts'
+import type { FlowerMeasure } from './measure.ts'
 
 /** No pile comes out wider than this over how wide its strokes are aimed. */
 const PUSHED_OUT = 1.4
