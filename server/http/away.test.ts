@@ -71,15 +71,17 @@ describe('a database that is frozen', () => {
     signal('SIGSTOP')
     try {
       await new Promise((resolve) => setTimeout(resolve, 2700))
-      const [health, read, save, list] = await Promise.all([
+      const [health, read, save, list, plan, table] = await Promise.all([
         timed(api.get('/api/health')),
         timed(api.get(`/api/orders/${order.id}`)),
         timed(api.put(`/api/orders/${order.id}`).set('If-Match', '"1"').send(order)),
         timed(api.get('/api/orders')),
+        timed(api.get(`/api/orders/${order.id}/plan`)),
+        timed(api.get(`/api/orders/${order.id}/plan/bags.csv`)),
       ])
       expect(health.answer.status).toBe(503)
       expect(health.answer.body).toEqual({ ok: false, database: 'down' })
-      for (const { answer, ms } of [read, save, list]) {
+      for (const { answer, ms } of [read, save, list, plan, table]) {
         expect(answer.status).toBe(503)
         expect(answer.headers['retry-after']).toBe('2')
         expect(answer.body.code).toBe('database-away')

@@ -27,8 +27,11 @@ export interface RouteOptions {
   transaction?: boolean
   /** The handler reads and checks the body itself. */
   readsBody?: boolean
-  /** Milliseconds after which the request is answered whatever the database does. */
-  deadlineMs?: number
+  /**
+   * Milliseconds after which the request is answered whatever the database does; null where the handler keeps its own
+   * time, with `inTime` around what it asks of the database.
+   */
+  deadlineMs?: number | null
 }
 
 /** A database that hangs must not hang its askers: they are told to come back. */
@@ -62,7 +65,7 @@ export function route<
   }
 
   router[endpoint.method](endpoint.path, async (req, res) => {
-    const answer = await inTurn(req, () => within(answerTo(req, res), deadlineMs))
+    const answer = await inTurn(req, () => inTime(answerTo(req, res), deadlineMs))
     if (res.headersSent) return
     if (answer === undefined) res.status(204).end()
     else {
@@ -85,7 +88,9 @@ async function insisting<T>(work: () => Promise<T>): Promise<T> {
     }
 }
 
-async function within<T>(work: Promise<T>, ms: number): Promise<T> {
+/** Gives up waiting for the database. @throws ProblemError "database-away" when `ms` were not enough. */
+export async function inTime<T>(work: Promise<T>, ms: number | null = DEADLINE_MS): Promise<T> {
+  if (ms === null) return work
   let timer: NodeJS.Timeout | undefined
   const late = new Promise<never>((_, reject) => {
     timer = setTimeout(() => reject(databaseAway()), ms)

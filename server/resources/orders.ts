@@ -10,7 +10,7 @@ import type { AppContext } from '../app.ts'
 import { OrderRow } from '../entities/order.ts'
 import { type TableName, tableNames } from '../exports/tables.ts'
 import { changedMeanwhile, notFound, ProblemError } from '../http/problems.ts'
-import { route } from '../http/route.ts'
+import { inTime, route } from '../http/route.ts'
 import { currentWorkshop } from '../workshop/current.ts'
 import { restoreOrder } from './deleted.ts'
 import { importOrder } from './importOrder.ts'
@@ -101,25 +101,39 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
     const { shared } = await currentWorkshop(em)
     return { ...row, workshop: shared }
   }
+  // planning has limits of its own: one that is slow is not a database that is away
+  const ownTime = { deadlineMs: null }
 
-  route(router, orm, orderEndpoints.plan, async ({ em, param, res }) => {
-    const { title: _, version: __, ...task } = await toPlan(em, param('id'))
-    res.type('json').end(await plans.plan(task))
-    return undefined as never
-  })
+  route(
+    router,
+    orm,
+    orderEndpoints.plan,
+    async ({ em, param, res }) => {
+      const { title: _, version: __, ...task } = await inTime(toPlan(em, param('id')))
+      res.type('json').end(await plans.plan(task))
+      return undefined as never
+    },
+    ownTime,
+  )
 
-  route(router, orm, orderEndpoints.table, async ({ em, param, res }) => {
-    const table = param('table')
-    if (!isTable(table))
-      throw new ProblemError(404, 'not-found', 'No such table', `Tables are: ${tableNames.join(', ')}.`)
-    const { title, version: _, ...task } = await toPlan(em, param('id'))
-    const csv = await plans.table({ ...task, table })
-    res
-      .attachment(`${fileName(title)}-${table}.csv`)
-      .type('text/csv')
-      .end(csv)
-    return undefined
-  })
+  route(
+    router,
+    orm,
+    orderEndpoints.table,
+    async ({ em, param, res }) => {
+      const table = param('table')
+      if (!isTable(table))
+        throw new ProblemError(404, 'not-found', 'No such table', `Tables are: ${tableNames.join(', ')}.`)
+      const { title, version: _, ...task } = await inTime(toPlan(em, param('id')))
+      const csv = await plans.table({ ...task, table })
+      res
+        .attachment(`${fileName(title)}-${table}.csv`)
+        .type('text/csv')
+        .end(csv)
+      return undefined
+    },
+    ownTime,
+  )
 
   return router
 }

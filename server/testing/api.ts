@@ -7,7 +7,7 @@ import { createApp } from '../app.ts'
 import { DatabaseWatch } from '../http/databaseWatch.ts'
 import { allowedHosts } from '../http/hosts.ts'
 import { connect } from '../orm.ts'
-import { planPool } from '../plans/pool.ts'
+import { type PlanPool, planPool } from '../plans/pool.ts'
 import { migrate } from '../start/database.ts'
 
 /** An empty database of its own in the test cluster. */
@@ -27,6 +27,8 @@ interface TestOptions {
   hosts?: string[]
   logger?: Logger
   webFolder?: string
+  /** Another pool than the real one, to be closed with it. */
+  plans?: PlanPool
 }
 
 /** The whole server on a database of its own in the test cluster. */
@@ -35,7 +37,7 @@ export async function testApi(options: TestOptions = {}) {
   const orm = await connect(databaseUrl)
   await migrate(orm)
   const watch = new DatabaseWatch(databaseUrl)
-  const plans = planPool()
+  const plans = options.plans ?? planPool()
   const app = createApp({
     orm,
     watch,
