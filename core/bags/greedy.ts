@@ -1,6 +1,6 @@
 import { seeded } from '../random.ts'
-import { join, otherOrder } from './moves.ts'
-import { type Arrangement, type BagProblem, fitOf, type Group, mayShare } from './problem.ts'
+import { otherOrder } from './moves.ts'
+import { type Arrangement, type BagProblem, fitOf, type Group, mayShare, type TipStock } from './problem.ts'
 import { overStock, simulate } from './simulate.ts'
 
 /** Every pair on a bag of its own: where every search begins. */
@@ -46,20 +46,58 @@ export function greedy(problem: BagProblem): Arrangement {
     costs.set(key, worked)
     return worked
   }
-  let groups = onePerPair(problem)
-  for (;;) {
-    let best: { joined: Group[]; saved: number } | null = null
-    for (const [a, b] of possibleJoins(problem, groups)) {
-      const [x, y] = [groups[a]!, groups[b]!]
-      const pairs = [...x.pairs, ...y.pairs].sort((p, q) => p - q)
-      const saved = cost(x.pairs, x.coupler) + cost(y.pairs, y.coupler) - cost(pairs, true)
-      if (saved > (best?.saved ?? 1e-9)) best = { joined: join(groups, a, b), saved }
-    }
-    if (!best) break
-    groups = best.joined
-  }
-  const lent = lendTips(problem, { groups, sequence })
+  const lent = lendTips(problem, { groups: joinedWhileItSaves(problem, cost), sequence })
   return problem.jobs.length > FEW_JOBS ? lent : mend(problem, lent)
+}
+
+/** Two bags that could be one, and what that saves. */
+interface PossibleJoin {
+  one: Group
+  other: Group
+  joined: Group
+  saved: number
+}
+
+/** A bag a pair, then the two joined whose joining saves most, as long as any does and there is a coupler. */
+function joinedWhileItSaves(
+  problem: BagProblem,
+  cost: (pairs: readonly number[], coupler: boolean) => number,
+): Group[] {
+  let groups = onePerPair(problem)
+  const joinOf = (one: Group, other: Group): PossibleJoin[] => {
+    if (loadOf(problem, one) !== loadOf(problem, other)) return []
+    const pairs = [...one.pairs, ...other.pairs].sort((p, q) => p - q)
+    if (!mayShare(problem, pairs)) return []
+    const saved = cost(one.pairs, one.coupler) + cost(other.pairs, other.coupler) - cost(pairs, true)
+    return saved > LEAST_SAVED ? [{ one, other, joined: { pairs, coupler: true }, saved }] : []
+  }
+  let joins = groups.flatMap((one, i) => groups.slice(i + 1).flatMap((other) => joinOf(one, other)))
+  for (;;) {
+    const left = couplersLeft(problem, groups)
+    const best = joins.reduce<PossibleJoin | null>((most, join) => {
+      const needs = 1 - Number(join.one.coupler) - Number(join.other.coupler)
+      const may = needs <= left[fitOf(problem, join.joined.pairs)]
+      return may && join.saved > (most?.saved ?? 0) ? join : most
+    }, null)
+    if (!best) return groups
+    const others = groups.filter((g) => g !== best.one && g !== best.other)
+    joins = [
+      ...joins.filter((j) => others.includes(j.one) && others.includes(j.other)),
+      ...others.flatMap((other) => joinOf(other, best.joined)),
+    ]
+    groups = [...others, best.joined]
+  }
+}
+
+/** A saving below this is rounding. */
+const LEAST_SAVED = 1e-9
+
+const loadOf = (problem: BagProblem, group: Group) => problem.pairs[group.pairs[0]!]!.load
+
+function couplersLeft(problem: BagProblem, groups: readonly Group[]): Record<TipStock['fit'], number> {
+  const left = { ...problem.couplers, none: 0 }
+  for (const g of groups) if (g.coupler) left[fitOf(problem, g.pairs)]--
+  return left
 }
 
 /** Changes on one bag over the whole work, as if its tips were never lent. */
@@ -106,24 +144,6 @@ function mend(problem: BagProblem, from: Arrangement): Arrangement {
     }
   }
   return best
-}
-
-function possibleJoins(problem: BagProblem, groups: readonly Group[]): [number, number][] {
-  const used = { standard: 0, large: 0, none: 0 }
-  for (const g of groups) if (g.coupler) used[fitOf(problem, g.pairs)]++
-  const loadOf = (g: Group) => problem.pairs[g.pairs[0]!]!.load
-  const joins: [number, number][] = []
-  for (let a = 0; a < groups.length; a++)
-    for (let b = a + 1; b < groups.length; b++) {
-      if (loadOf(groups[a]!) !== loadOf(groups[b]!)) continue
-      const pairs = [...groups[a]!.pairs, ...groups[b]!.pairs]
-      if (!mayShare(problem, pairs)) continue
-      const fit = fitOf(problem, pairs)
-      if (fit === 'none') continue
-      const need = 1 - (groups[a]!.coupler ? 1 : 0) - (groups[b]!.coupler ? 1 : 0)
-      if (used[fit] + need <= problem.couplers[fit]) joins.push([a, b])
-    }
-  return joins
 }
 
 /** Jobs gone through while tips are lent: the demo order needs a hundredth of it, an endless order is left to the search. */

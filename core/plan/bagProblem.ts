@@ -1,6 +1,6 @@
 import type { BagProblem, Job } from '../bags/problem.ts'
 import type { Use } from '../model/plan.ts'
-import { fillBag, fillingMinutes } from './fill.ts'
+import { bareMinutes, barePair } from './fill.ts'
 import { loadKey, pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
 import { flowersPiped } from './piped.ts'
@@ -29,7 +29,7 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
   const loadKeys = [...new Set(loadOf.values())]
   const tipIds = [...new Set(piped.map((u) => u.tipId!))]
   const usesOfPair = groupBy(piped, (u) => pairOf.get(u)!, pairKeys)
-  const bareOfPair = usesOfPair.map((of) => of.map(withoutMargin))
+  const bare = usesOfPair.map((of) => barePair(at, of))
   const pairNumber = new Map(pairKeys.map((k, i) => [k, i]))
   const { jobKeys, usesOfJob, repeats } = jobsOf(piped)
   const onPiece = new Map<string, number[]>()
@@ -71,12 +71,8 @@ export function orderBags(at: Lookup, uses: readonly Use[]): OrderBags {
       const known = costs.get(key)
       if (known !== undefined) return known
       const fit = problem.tips[problem.pairs[pairs[0]!]!.tip]!.fit
-      const filled = fillBag(
-        at,
-        pairs.flatMap((p) => bareOfPair[p]!),
-        coupler && fit !== 'none' ? fit : 'none',
-      )
-      const cost = fillingMinutes(at, filled)
+      const of = pairs.map((p) => bare[p]!)
+      const cost = bareMinutes(at, of, coupler && fit !== 'none' ? fit : 'none')
       costs.set(key, cost)
       return cost
     },
@@ -102,9 +98,6 @@ function inOwnOrder(at: Lookup, uses: readonly Use[]): Use[] {
 }
 
 const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
-
-/** Which bags share what is decided without the margin: a higher safety makes bags fuller, not other ones. */
-const withoutMargin = (use: Use): Use => ({ ...use, parts: use.parts.map((p) => ({ ...p, margin: 0 })) })
 
 function groupBy(uses: readonly Use[], keyOf: (use: Use) => string, keys: readonly string[]): Use[][] {
   const groups = new Map<string, Use[]>(keys.map((k) => [k, []]))

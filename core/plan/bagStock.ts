@@ -32,6 +32,27 @@ export function usableGrams(bag: BagStock, density: number, settings: Settings):
   return Math.min(bagVolumeMl(bag.lengthMm) * FILL * density, settings.handfulGrams)
 }
 
+/** Bags that are owned, the shortest first. */
+interface Shelf {
+  cones: readonly BagStock[]
+  others: readonly BagStock[]
+}
+
+const shelves = new WeakMap<readonly BagStock[], Shelf>()
+
+/** Sorted once: a search for fewer bags asks ten thousand times. */
+function shelfOf(bags: readonly BagStock[]): Shelf {
+  const known = shelves.get(bags)
+  if (known) return known
+  const owned = bags.filter((b) => b.owned > 0).sort((a, b) => a.lengthMm - b.lengthMm)
+  const shelf = {
+    cones: owned.filter((b) => b.kind === 'parchment'),
+    others: owned.filter((b) => b.kind !== 'parchment'),
+  }
+  shelves.set(bags, shelf)
+  return shelf
+}
+
 /**
  * The bag for a load. A parchment cone for a cut opening, and for a single small tip when the load is less than a
  * bag can be worked with; otherwise the shortest bag owned that takes it in one filling, or the one that holds
@@ -47,16 +68,15 @@ export function chooseBag(
   const { settings } = workshop
   const usable = (b: BagStock) => usableGrams(b, density, settings)
   // what stays behind has to go in as well
-  const takes = (b: BagStock) =>
-    usable(b) >= grams + b.residueGrams + (coupled ? settings.couplerResidueGrams : 0)
-  const owned = workshop.bags.filter((b) => b.owned > 0).sort((a, b) => a.lengthMm - b.lengthMm)
-  const cones = owned.filter((b) => b.kind === 'parchment')
+  const more = coupled ? settings.couplerResidueGrams : 0
+  const takes = (b: BagStock) => usable(b) >= grams + b.residueGrams + more
+  const { cones, others } = shelfOf(workshop.bags)
   // a paper cone holds no coupler
   const cone = coupled ? undefined : cones.find(takes)
   const large = tips.some((t) => t.base === 'large')
   const small = grams < settings.leastBagGrams && tips.length === 1 && !large
   if (cone && (small || tips.every((t) => t.base === 'none'))) return cone
-  const bags = owned.filter((b) => b.kind !== 'parchment' && (!large || b.lengthMm >= LARGE_TIP_MM))
+  const bags = large ? others.filter((b) => b.lengthMm >= LARGE_TIP_MM) : others
   const most = bags.reduce<BagStock | null>((best, b) => (!best || usable(b) > usable(best) ? b : best), null)
   const last = large || coupled ? null : (cones[0] ?? null)
   return bags.find(takes) ?? most ?? last

@@ -1,5 +1,6 @@
 import type { Bag, Use } from '../model/plan.ts'
 import type { OwnedTip } from '../model/tip.ts'
+import type { BagStock } from '../model/workshop.ts'
 import { chooseBag, leastGrams, usableGrams } from './bagStock.ts'
 import { pairKey } from './keys.ts'
 import type { Lookup } from './lookup.ts'
@@ -15,13 +16,7 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
   const wanted = gramsOf(uses, partGrams)
   const need = sumOf(wanted)
   const density = at.icing(first.icingKindId).density
-  const pinned = at.order.bagPins.find((p) => p.kind === 'bagSize' && uses.some((u) => p.pair === pairKey(u)))
-  const stock =
-    (pinned?.kind === 'bagSize' && at.workshop.bags.find((b) => b.id === pinned.bagStockId)) ||
-    chooseBag(at.workshop, tips, need, density, coupler !== 'none')
-  const { couplerResidueGrams } = at.workshop.settings
-  const residueGrams = (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams)
-  const least = leastGrams(stock, at.workshop.settings)
+  const { stock, residueGrams, least } = bagFor(at, uses.map(pairKey), tips, need, density, coupler)
   // what stays behind and what tops it up lie in the bag as the colours are needed, whatever the margin: so a higher
   // safety never takes from one colour for another
   const bare = gramsOf(uses, needed)
@@ -48,7 +43,7 @@ export function fillBag(at: Lookup, uses: readonly Use[], coupler: Bag['coupler'
     grams,
     residueGrams,
     topUpGrams,
-    fillings: stock ? Math.max(1, Math.ceil(grams / usableGrams(stock, density, at.workshop.settings))) : 1,
+    fillings: fillingsOf(at, stock, grams, density),
     changes: 0,
     washes: 0,
     reuses: null,
@@ -70,8 +65,63 @@ function tipsInOrder(at: Lookup, uses: readonly Use[]): OwnedTip[] {
   return [...new Set(uses.map((u) => u.tipId!))].map((id) => at.tip(id))
 }
 
+/** The bag for a load through some tips, what stays in it, and the least it can be worked with, g. */
+function bagFor(
+  at: Lookup,
+  pairKeys: readonly string[],
+  tips: readonly OwnedTip[],
+  need: number,
+  density: number,
+  coupler: Bag['coupler'],
+): { stock: BagStock | null; residueGrams: number; least: number } {
+  const pinned = at.order.bagPins.find((p) => p.kind === 'bagSize' && pairKeys.includes(p.pair))
+  const stock =
+    (pinned?.kind === 'bagSize' && at.workshop.bags.find((b) => b.id === pinned.bagStockId)) ||
+    chooseBag(at.workshop, tips, need, density, coupler !== 'none')
+  const { couplerResidueGrams } = at.workshop.settings
+  return {
+    stock,
+    residueGrams: (stock?.residueGrams ?? 0) + (coupler === 'none' ? 0 : couplerResidueGrams),
+    least: leastGrams(stock, at.workshop.settings),
+  }
+}
+
+const fillingsOf = (at: Lookup, stock: BagStock | null, grams: number, density: number): number =>
+  stock ? Math.max(1, Math.ceil(grams / usableGrams(stock, density, at.workshop.settings))) : 1
+
+/** A load through one tip, as far as it has a say in which bag it is filled into. */
+export interface BarePair {
+  key: string
+  tip: OwnedTip
+  icingKindId: string
+  /** Without its margin, g: a higher safety makes bags fuller, not other ones. */
+  grams: number
+}
+
+export const barePair = (at: Lookup, uses: readonly Use[]): BarePair => ({
+  key: pairKey(uses[0]!),
+  tip: at.tip(uses[0]!.tipId!),
+  icingKindId: uses[0]!.icingKindId,
+  grams: sumOf(gramsOf(uses, needed)),
+})
+
+/** Minutes that one bag for these pairs costs: `fillingMinutes` of `fillBag`, if no use had a margin. */
+export function bareMinutes(at: Lookup, pairs: readonly BarePair[], coupler: Bag['coupler']): number {
+  const need = pairs.reduce((sum, p) => sum + p.grams, 0)
+  const density = at.icing(pairs[0]!.icingKindId).density
+  const tips = [...new Set(pairs.map((p) => p.tip))]
+  const keys = pairs.map((p) => p.key)
+  const { stock, residueGrams, least } = bagFor(at, keys, tips, need, density, coupler)
+  const grams = Math.max(least, need + residueGrams)
+  const fillings = fillingsOf(at, stock, grams, density)
+  return fillingMinutes(at, { coupler, fillings, residueGrams, topUpGrams: grams - need - residueGrams })
+}
+
 /** Minutes that filling a bag costs, what stays in it counted in; its changes are another matter. */
-export function fillingMinutes(at: Lookup, bag: Bag): number {
+export function fillingMinutes(
+  at: Lookup,
+  bag: Pick<Bag, 'coupler' | 'fillings' | 'residueGrams' | 'topUpGrams'>,
+): number {
   const { bagMinutes, refillMinutes, couplerMinutes, minutesPerGram } = at.workshop.settings
   return (
     bagMinutes +

@@ -2,6 +2,7 @@ import { type Fault, orderFaults } from '../model/faults.ts'
 import type { Order } from '../model/order.ts'
 import { type Bag, type Batch, type Plan, planVersion, type Supply, type Use } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
+import type { Planned } from './advice/check.ts'
 import { advice } from './advice/index.ts'
 import { bags } from './bags.ts'
 import { base } from './base.ts'
@@ -20,27 +21,38 @@ export class UnplannableOrderError extends Error {
   }
 }
 
+/** A plan without what it advises. */
+export type PlanFigures = Omit<Plan, 'advice'>
+
 /**
- * From an order and the workshop it is made in to grams, bags, bowls, base icing and what to buy. Pure: the same
- * order and workshop give the same plan. Each stage adds its part to what earlier ones made.
+ * From an order and the workshop it is made in to grams, bags, bowls, base icing, what to buy and what to look out for.
+ * Pure: the same order and workshop give the same plan. Each stage adds its part to what earlier ones made.
  * @throws UnplannableOrderError when `orderFaults` finds anything, or the order is too large for one plan.
  */
 export function planOrder(order: Order, workshop: Workshop): Plan {
+  const { figures, planned } = worked(order, workshop)
+  return { ...figures, advice: advice(planned) }
+}
+
+/** The same without the advice, for whoever compares one plan with another: it has to look at every flower's pile. */
+export const planFigures = (order: Order, workshop: Workshop): PlanFigures => worked(order, workshop).figures
+
+function worked(order: Order, workshop: Workshop): { figures: PlanFigures; planned: Planned } {
   const faults = [...orderFaults(order, workshop), ...sizeFaults(order, workshop)]
   if (faults.length > 0) throw new UnplannableOrderError(faults)
   const at = lookUp(order, workshop)
-  const wanted = demand(at)
-  const uses = reserve(at, wanted.uses)
+  const { placements, uses: wanted } = demand(at)
+  const uses = reserve(at, wanted)
   const { bags: filled, sequence, conflicts } = bags(at, uses)
   const bowls = batches(at, uses, filled)
   const made = base(at, bowls)
-  const worked = hands(workshop.settings, uses, filled, bowls, [made.base, ...made.otherBases])
+  const minutes = hands(workshop.settings, uses, filled, bowls, [made.base, ...made.otherBases])
   const needed = supplies(at, uses, filled, bowls, [made.base, ...made.otherBases])
-  return {
+  const figures: PlanFigures = {
     schemaVersion: planVersion,
     orderId: order.id,
-    totals: totals(at, uses, filled, bowls, needed, worked),
-    hands: worked,
+    totals: totals(at, uses, filled, bowls, needed, minutes),
+    hands: minutes,
     colours: colourTotals(at, bowls),
     uses,
     reserve: {
@@ -62,17 +74,9 @@ export function planOrder(order: Order, workshop: Workshop): Plan {
       mixer: sum([made.base, ...made.otherBases], (b) => b.mixerResidueGrams),
     },
     supplies: needed,
-    advice: advice({
-      at,
-      placements: wanted.placements,
-      uses,
-      bags: filled,
-      conflicts,
-      batches: bowls,
-      ...made,
-      supplies: needed,
-    }),
   }
+  const planned = { at, placements, uses, bags: filled, conflicts, batches: bowls, ...made, supplies: needed }
+  return { figures, planned }
 }
 
 const sum = <T>(items: readonly T[], of: (item: T) => number) => items.reduce((total, i) => total + of(i), 0)
@@ -87,7 +91,7 @@ function totals(
   filled: readonly Bag[],
   bowls: readonly Batch[],
   needed: readonly Supply[],
-  worked: Plan['hands'],
+  minutes: Plan['hands'],
 ): Plan['totals'] {
   const flowers = new Map<string, number>()
   for (const use of uses)
@@ -97,7 +101,7 @@ function totals(
     flowers: sum([...flowers.values()], (n) => n),
     mixedGrams: sum(bowls, (b) => b.grams - b.carriedGrams),
     pipedGrams: sumParts(uses, 'piped'),
-    handsOnMinutes: sum(Object.values(worked), (minutes) => minutes),
+    handsOnMinutes: sum(Object.values(minutes), (spent) => spent),
     changes: sum(filled, (b) => b.changes),
     washes: sum(filled, (b) => b.washes),
     cost: sum(needed, (s) => s.cost ?? 0),

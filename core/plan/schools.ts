@@ -4,11 +4,10 @@ import { hexToLab, labToHex } from '../colour/lab.ts'
 import { differenceWords } from '../colour/likely.ts'
 import { baseOf, dyeFit } from '../colour/palette.ts'
 import type { Mixing, Order } from '../model/order.ts'
-import type { Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { leftGrams } from './carry.ts'
 import { bagCount, bowlCount, carriedBowls } from './counts.ts'
-import { planOrder } from './index.ts'
+import { type PlanFigures, planFigures } from './index.ts'
 import { keptBags } from './work/kept.ts'
 
 /** One step of a chain, as it is shown. */
@@ -53,7 +52,7 @@ const LEAST_MINUTES_PER_GRAM = 0.01
  * by the chain of least cost, with `lastId` at its end; and both, small colours in one bowl and large ones in their own.
  */
 export function schools(order: Order, workshop: Workshop, lastId: string | null): School[] {
-  const plain = planOrder({ ...order, mixing: { school: 'separate' } }, workshop)
+  const plain = planFigures({ ...order, mixing: { school: 'separate' } }, workshop)
   const all = chainable(order, plain)
   const small = all.filter((c) => c.grams < OWN_BOWL_GRAMS)
   const apart = prepare(chainTask(order, workshop, plain, all, null)).map(({ id, alone }) => ({
@@ -71,7 +70,7 @@ export function schools(order: Order, workshop: Workshop, lastId: string | null)
         carriedShare: s.carriedGrams / (s.carriedGrams + s.freshGrams),
       })),
     }
-    return [figures(id, mixing, planOrder({ ...order, mixing }, workshop), shown, shown)]
+    return [figures(id, mixing, planFigures({ ...order, mixing }, workshop), shown, shown)]
   }
   return [
     separate,
@@ -89,7 +88,7 @@ interface Chainable {
 }
 
 /** The colours that the order's own icing is tinted in, and what each leaves. */
-function chainable(order: Order, plan: Plan): Chainable[] {
+function chainable(order: Order, plan: PlanFigures): Chainable[] {
   return order.colours.flatMap(({ id, name, hex }) => {
     const bowls = plan.batches.filter((b) => b.colourId === id && b.icingKindId === order.icingKindId)
     if (bowls.length === 0) return []
@@ -99,7 +98,7 @@ function chainable(order: Order, plan: Plan): Chainable[] {
 }
 
 /** A green is by habit the last: everything goes into it. */
-export function greenOf(order: Order, plan: Plan): string | null {
+export function greenOf(order: Order, plan: PlanFigures): string | null {
   const hue = (hex: string) => {
     const [, a, b] = hexToLab(hex)
     return Math.hypot(a, b) > 12 && a < -4 ? Math.atan2(b, a) : null
@@ -111,7 +110,7 @@ export function greenOf(order: Order, plan: Plan): string | null {
 function chainTask(
   order: Order,
   workshop: Workshop,
-  plan: Plan,
+  plan: PlanFigures,
   colours: readonly Chainable[],
   lastId: string | null,
 ): ChainTask {
@@ -135,7 +134,7 @@ function chainTask(
 function chainOf(
   order: Order,
   workshop: Workshop,
-  plan: Plan,
+  plan: PlanFigures,
   colours: readonly Chainable[],
   lastId: string | null,
 ) {
@@ -185,7 +184,7 @@ const rank = (words: string) =>
 function figures(
   id: School['id'],
   mixing: Mixing,
-  plan: Plan,
+  plan: PlanFigures,
   steps: SchoolStep[],
   colours: readonly { colourId: string; words: string }[],
 ): School {

@@ -36,11 +36,16 @@ export function staysNear(flower: Flower, before: FlowerMeasure, after: FlowerMe
   )
 }
 
-/** The tips that could do a layer of a placed flower, the one it is piped with left out. */
+/**
+ * The tips that could do a layer of a placed flower, the one it is piped with left out.
+ * @param tips the drawer.
+ * @param among ids of those that are asked about.
+ */
 export function allowedTips(
   { flower, placed, fitted }: FittedPlacement,
   layerIndex: number,
   tips: readonly OwnedTip[],
+  among: ReadonlySet<string>,
 ): TipChoice[] {
   const { layer, tip } = fitted.layers[layerIndex]!
   const { families, freeOpening } = strokeDefinition(layer.stroke.kind)
@@ -48,22 +53,28 @@ export function allowedTips(
   const bounds = flower.form === 'leaf' ? LEAF_BOUNDS : BOUNDS
   const now = fitted.measure
   return tips.flatMap((other) => {
-    if (other.id === tip.id || other.owned === 0 || !families.includes(other.opening.family)) return []
+    if (
+      !among.has(other.id) ||
+      other.id === tip.id ||
+      other.owned === 0 ||
+      !families.includes(other.opening.family)
+    )
+      return []
     const foot = freeOpening && openingSlot(other.opening) !== null
     if (foot && !isFoot(fitted, layerIndex)) return []
     if (freeOpening && !foot && !mayShape(layer, tip, other)) return []
     // an opening of half or twice the size is another flower: it need not be tried
     if (!freeOpening && Math.abs(Math.log(openingSize(other.opening) / openingSize(tip.opening))) > FAR_OFF)
       return []
+    const foreign = !freeOpening && other.opening.family !== tip.opening.family
+    const slim = freeOpening ? 0 : ratio(slimness(other), slimness(tip)) / bounds.slim
+    if (slim > 1) return []
     const refitted = fitFlower(
       flower,
       { sizeMm: placed.sizeMm, tips: { ...pinned, [layer.id]: other.id } },
       tips,
     )
     const then = refitted.measure
-    const ratio = (a: number, b: number) => Math.abs(Math.log(Math.max(1e-6, a) / Math.max(1e-6, b)))
-    const slimness = (t: Tip) => openingArea(t.opening) / openingSize(t.opening)
-    const foreign = !freeOpening && other.opening.family !== tip.opening.family
     const grams = then.layers[layerIndex]!.volumeMm3 / now.layers[layerIndex]!.volumeMm3
     const wide = then.aimed.diameterMm / now.aimed.diameterMm
     const look = freeOpening
@@ -75,13 +86,17 @@ export function allowedTips(
           ratio(then.aimed.heightMm, now.aimed.heightMm) / bounds.high,
           ratio(grams, 1) / bounds.layer,
           ratio(then.volumeMm3, now.volumeMm3) / bounds.flower,
-          ratio(slimness(other), slimness(tip)) / bounds.slim,
+          slim,
           ratio(refitted.factor, fitted.factor) / bounds.stretch,
           foreign ? OTHER_FAMILY : 0,
         ) + (foreign ? OTHER_FAMILY_MORE : 0)
     return look <= 1 ? [{ tipId: other.id, look, grams, wide }] : []
   })
 }
+
+/** How far two amounts are from each other, either way. */
+const ratio = (a: number, b: number) => Math.abs(Math.log(Math.max(1e-6, a) / Math.max(1e-6, b)))
+const slimness = (t: Tip) => openingArea(t.opening) / openingSize(t.opening)
 
 /** A small mound under everything else: nobody sees through what it was squeezed. */
 function isFoot({ layers, measure }: FittedFlower, layerIndex: number): boolean {

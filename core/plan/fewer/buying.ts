@@ -7,7 +7,7 @@ import { shortOpening } from '../../tips/index.ts'
 import { orderBags } from '../bagProblem.ts'
 import { SHORT_BAG_MM } from '../bagStock.ts'
 import { demand } from '../demand.ts'
-import { planOrder } from '../index.ts'
+import { planFigures } from '../index.ts'
 import { type Lookup, lookUp } from '../lookup.ts'
 import { reserve } from '../reserve.ts'
 
@@ -83,8 +83,8 @@ const SMALL_BAG: BagStock = {
 function bagOffer(order: Order, workshop: Workshop): BuyOffer[] {
   const has = workshop.bags.some((b) => b.kind !== 'parchment' && b.owned > 0 && b.lengthMm < SHORT_BAG_MM)
   if (has) return []
-  const now = planOrder(order, workshop).totals
-  const then = planOrder(order, { ...workshop, bags: [...workshop.bags, SMALL_BAG] }).totals
+  const now = planFigures(order, workshop).totals
+  const then = planFigures(order, { ...workshop, bags: [...workshop.bags, SMALL_BAG] }).totals
   const minutes = now.handsOnMinutes - then.handsOnMinutes
   const grams = now.mixedGrams - then.mixedGrams
   if (minutes < BAG_DECIDE && grams < BAG_GRAMS) return []

@@ -5,7 +5,7 @@ import type { Workshop } from '../../model/workshop.ts'
 import { strokeDefinition } from '../../strokes/index.ts'
 import type { Texture } from '../../strokes/stroke.ts'
 import { demand, type FittedPlacement } from '../demand.ts'
-import { planOrder } from '../index.ts'
+import { planFigures } from '../index.ts'
 import { lookUp } from '../lookup.ts'
 
 /** Layers that nobody sees, and what it saves to pipe them all in one icing. */
@@ -85,11 +85,11 @@ export function hiddenOffer(order: Order, workshop: Workshop): HiddenOffer | nul
   const grams = uses
     .filter((u) => ids.has(u.id))
     .reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
-  const before = planOrder(now, workshop)
+  const before = planFigures(now, workshop)
   const coloured = (plan: typeof before) =>
     plan.batches.reduce((sum, b) => sum + (b.colourId === PLAIN_ID ? 0 : b.grams - b.carriedGrams), 0)
   const choices = [null, ...order.colours.map((c) => c.id)].map((colourId): HiddenChoice => {
-    const then = planOrder(piped(now, workshop, layers, colourId), workshop)
+    const then = planFigures(piped(now, workshop, layers, colourId), workshop)
     return {
       colourId,
       name:

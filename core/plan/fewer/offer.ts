@@ -1,8 +1,8 @@
 import type { Order } from '../../model/order.ts'
-import type { Plan, Use } from '../../model/plan.ts'
+import type { Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { demand, type FittedPlacement } from '../demand.ts'
-import { planOrder } from '../index.ts'
+import { type PlanFigures, planFigures } from '../index.ts'
 import { lookUp } from '../lookup.ts'
 import { type Change, withChanges } from './change.ts'
 import { allOf, fewer, type Move, WISHES, type Wish } from './search.ts'
@@ -78,7 +78,7 @@ export function* fewerOffer(order: Order, workshop: Workshop): Generator<number,
       yield (i + value) / WISHES.length
     }
   }
-  const before = takes(planOrder(separate, workshop), workshop)
+  const before = takes(planFigures(separate, workshop), workshop)
   const choices = found.map(({ wish, moves }) => choice(separate, workshop, wish, moves, scales.kept))
   return { before, choices: front(choices) }
 }
@@ -101,7 +101,7 @@ function choice(
   return {
     id: wish.id,
     best: [],
-    after: takes(planOrder(then, workshop), workshop),
+    after: takes(planFigures(then, workshop), workshop),
     look: look.order,
     leastPiece: Math.min(1, ...look.pieces.values()),
     effect: effectWords(fittings(separate, workshop), fittings(then, workshop)),
@@ -129,7 +129,7 @@ function front(choices: readonly FewerChoice[]): FewerChoice[] {
   }))
 }
 
-function takes(plan: Plan, workshop: Workshop): Takes {
+function takes(plan: PlanFigures, workshop: Workshop): Takes {
   const tips = new Set(plan.bags.flatMap((b) => b.tipIds))
   const metal = [...tips].filter((id) => workshop.tips.find((t) => t.id === id)?.base !== 'none')
   return {

@@ -135,6 +135,8 @@ function factsOf(
 ): LayerFacts[] {
   const usesById = new Map(uses.map((u) => [u.id, u]))
   const known = new Map<string, ReadonlySet<string>>()
+  // layers move to tips that are on the table anyway
+  const inUse = new Set(uses.flatMap((u) => u.tipId ?? []))
   return placements.flatMap((p) =>
     p.fitted.layers.flatMap(({ layer, tip }, i) => {
       const use = usesById.get(`${p.piece.id}.${p.placed.id}.${layer.id}`)
@@ -143,7 +145,7 @@ function factsOf(
       const key = JSON.stringify([p.flower.id, p.placed.sizeMm, p.placed.tips, layer.id])
       const tips =
         known.get(key) ??
-        new Set(settled ? [] : allowedTips(p, i, workshop.tips).map((choice) => choice.tipId))
+        new Set(settled ? [] : allowedTips(p, i, workshop.tips, inUse).map((choice) => choice.tipId))
       known.set(key, tips)
       const stiffness = p.placed.stiffness[layer.id] ? [] : allowedStiffness(layer, use.stiffness)
       return [{ use: { ...use, tipId: tip.id }, tips, stiffness: new Set<string>(stiffness) }]
