@@ -21,7 +21,7 @@ export interface PlanPool {
 /** A plan takes tens of milliseconds; an order that takes this long is not one a bakery could pipe. */
 const WORK_MS = 1000
 /** An order of an everyday size is not refused because the machine is busy with something else. */
-const MODEST_WORK_MS = 10_000
+const MODEST_WORK_MS = 60_000
 /** Longest that an order waits for a thread. */
 const WAIT_MS = 1800
 /** A thread that has not given up by itself by now is ended. */
