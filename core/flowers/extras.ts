@@ -2,7 +2,8 @@ import type { Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../strokes/index.ts'
 import { openingSize } from '../tips/index.ts'
-import { type FittedFlower, scaleLayer } from './resolve.ts'
+import { scaleLayer } from './layers.ts'
+import type { FittedFlower } from './resolve.ts'
 import { restsAt } from './restsAt.ts'
 
 /** Something loose that can be added to any flower for one order. */

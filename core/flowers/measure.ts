@@ -50,29 +50,30 @@ export function measureLayers(flower: Flower, layers: readonly ResolvedLayer[]):
 /**
  * Volume, time, width and height of one flower. Volumes carry the flower's calibration factor. Sizes are found on the pile
  * when somebody asks for one: what counts grams and minutes need not wait for it.
+ * @param aim what the strokes are aimed at, where that is known to within what fittings are compared by.
  */
-export function measureFlower(flower: Flower, layers: readonly ResolvedLayer[]): FlowerMeasure {
+export function measureFlower(
+  flower: Flower,
+  layers: readonly ResolvedLayer[],
+  aim: () => Extent = () => aimedExtent(layers),
+): FlowerMeasure {
   const measured = measureLayers(flower, layers)
-  let piled: Extent | null = null
+  let wideness: Extent | null = null
   let aimed: Extent | null = null
   let height: number | null = null
-  const found = () => {
-    piled ??= flowerExtent(layers)
-    return piled
-  }
-  const meant = () => {
-    aimed ??= aimedExtent(layers)
-    return aimed
-  }
   // what comes out as wide as it is aimed need not be piled to be told
   const asAimed = isAsWideAsAimed(layers)
-  const wide = () => (asAimed ? meant() : found())
+  const wide = () => {
+    wideness ??= asAimed ? aimedExtent(layers) : flowerExtent(layers)
+    return wideness
+  }
   return {
     layers: measured,
     volumeMm3: measured.reduce((sum, l) => sum + l.volumeMm3, 0),
     seconds: measured.reduce((sum, l) => sum + l.seconds, 0),
     get aimed() {
-      return meant()
+      aimed ??= aim()
+      return aimed
     },
     get diameterMm() {
       return wide().diameterMm

@@ -7,11 +7,9 @@ import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
 import { layerAzimuths, type ResolvedLayer } from './layers.ts'
 
-/** One thing to draw in a flower seen from above; x and y in mm, y up. */
-export type ViewShape = {
+/** One thing to draw of a stroke seen from above; x and y in mm, y up. */
+type StrokeShape = {
   layerId: string
-  /** Running number of the stroke it belongs to, over the whole flower. */
-  stroke: number
   role: string
   heightMm: number
 } & (
@@ -20,22 +18,47 @@ export type ViewShape = {
   | { kind: 'disc'; x: number; y: number; radiusMm: number }
 )
 
+/** The same in a flower, with the running number of its stroke over the whole flower. */
+export type ViewShape = StrokeShape & { stroke: number }
+
 /** The strokes of a flower as outlines seen from above, lowest first, so that drawing them in turn is right. */
 export function planView(layers: readonly ResolvedLayer[]): ViewShape[] {
   let stroke = 0
-  const shapes = layers.flatMap((resolved) =>
-    layerAzimuths(resolved.layer).flatMap((azimuth) => strokeShapes(resolved, azimuth, stroke++)),
-  )
+  const shapes = layers.flatMap((resolved) => {
+    // all strokes of a layer are alike: one is traced, the others are it turned
+    const first = strokeShapes(resolved)
+    return layerAzimuths(resolved.layer).flatMap((azimuth) => {
+      const number = stroke++
+      return first.map((shape) => turned(shape, azimuth, number))
+    })
+  })
   return shapes.sort((a, b) => a.heightMm - b.heightMm)
 }
 
-function strokeShapes(resolved: ResolvedLayer, azimuth: number, stroke: number): ViewShape[] {
+function turned(shape: StrokeShape, azimuth: number, stroke: number): ViewShape {
+  const [c, s] = [Math.cos(azimuth), Math.sin(azimuth)]
+  const around = (points: readonly number[]): number[] => {
+    const there = new Array<number>(points.length)
+    for (let o = 0; o < points.length; o += 2) {
+      there[o] = c * points[o]! - s * points[o + 1]!
+      there[o + 1] = s * points[o]! + c * points[o + 1]!
+    }
+    return there
+  }
+  if (shape.kind === 'disc') {
+    const [x, y] = around([shape.x, shape.y]) as [number, number]
+    return { ...shape, stroke, x, y }
+  }
+  if (shape.kind === 'rope') return { ...shape, stroke, points: around(shape.points) }
+  return { ...shape, stroke, points: around(shape.points), ridge: around(shape.ridge) }
+}
+
+/** One stroke at azimuth 0. */
+function strokeShapes(resolved: ResolvedLayer): StrokeShape[] {
   const { layer, tip } = resolved
-  const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth }
+  const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
   const trace = traceStroke(layer.stroke, at, tip.opening)
-  return trace.primitive === 'sheet'
-    ? sheetShapes(resolved, trace, stroke)
-    : tubeShapes(resolved, trace, stroke)
+  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace) : tubeShapes(resolved, trace)
 }
 
 /** Cells along a petal; a stroke that winds right round wants more. */
@@ -46,8 +69,7 @@ const U_STEPS = 6
 function sheetShapes(
   { layer, tip }: ResolvedLayer,
   trace: Extract<Trace, { primitive: 'sheet' }>,
-  stroke: number,
-): ViewShape[] {
+): StrokeShape[] {
   const slot = openingSlot(tip.opening)
   if (!slot) return []
   const tSteps = 'turns' in layer.stroke ? TURN_STEPS : PETAL_STEPS
@@ -70,10 +92,9 @@ function sheetShapes(
   }
   const ridge: number[] = []
   for (let t = 1; t < tSteps; t++) ridge.push(...at(t, U_STEPS - 2))
-  const area = (role: string, from: number, to: number): ViewShape => ({
+  const area = (role: string, from: number, to: number): StrokeShape => ({
     kind: 'area',
     layerId: layer.id,
-    stroke,
     role,
     heightMm,
     points: strip(from, to),
@@ -115,8 +136,7 @@ const ROPE_LENGTHS = 16
 function tubeShapes(
   { layer, tip }: ResolvedLayer,
   trace: Extract<Trace, { primitive: 'tube' }>,
-  stroke: number,
-): ViewShape[] {
+): StrokeShape[] {
   const radius = Math.sqrt(openingArea(tip.opening) / Math.PI)
   const steps = ROPE_LENGTHS * 4
   const frame = newTubeFrame()
@@ -125,7 +145,7 @@ function tubeShapes(
     return { x: frame.x, y: frame.y, z: frame.z, r: radius * frame.scale }
   })
   const role = loadRoles(layer.load).at(-1)!
-  const base = { layerId: layer.id, stroke, role }
+  const base = { layerId: layer.id, role }
   const first = path[0]!
   const last = path[steps]!
   const widest = path.reduce((most, p) => Math.max(most, p.r), 0)

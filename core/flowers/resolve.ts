@@ -1,13 +1,14 @@
 import type { Flower, Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import { strokes } from '../strokes/index.ts'
-import { onlyNarrower, pressStroke, scaleStroke } from '../strokes/resize.ts'
+import { onlyNarrower, pressStroke } from '../strokes/resize.ts'
 import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
-import { aimedExtent, isAsWideAsAimed } from './aimed.ts'
+import { aimedExtent, isAsWideAsAimed, stretchedExtent } from './aimed.ts'
 import { flowerExtent } from './extent.ts'
-import type { ResolvedLayer } from './layers.ts'
+import { type ResolvedLayer, scaleLayer } from './layers.ts'
 import { type FlowerMeasure, measureFlower } from './measure.ts'
+import { remembering } from './remembered.ts'
 
 /** The size and tips a flower is wanted in; both may be left to the flower itself. */
 export interface Fitting {
@@ -47,14 +48,19 @@ export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly Owned
     const layers = tippedFor(flower, own, 1, fitting.tips, tips)
     return { factor: 1, layers, measure: measureFlower(flower, layers) }
   }
-  const { scale, thin, aimedMm, factor: asItComes } = sized(flower, fitting.sizeMm, tips)
+  const wantedMm = fitting.sizeMm
+  const {
+    scale,
+    thin,
+    aimedMm,
+    factor: asItComes,
+  } = sizes(tips, flower, wantedMm, () => findSize(flower, wantedMm, tips))
   const chosen = Object.keys(fitting.tips).length > 0
   const tipped = thinned(tippedFor(flower, own, scale, fitting.tips, tips), thin)
-  const factor = chosen
-    ? lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(tipped, f)), asItComes)
-    : asItComes
+  const factor = chosen ? lengthsFor(aimedMm, scale, widthsOf(tipped), asItComes) : asItComes
   const layers = scaledLayers(tipped, factor)
-  return { factor, layers, measure: measureFlower(flower, layers) }
+  const aimed = () => stretchedExtent(tipped)(factor)
+  return { factor, layers, measure: measureFlower(flower, layers, aimed) }
 }
 
 const ownLayers = (flower: Flower, tips: readonly OwnedTip[]): ResolvedLayer[] =>
@@ -85,6 +91,11 @@ const scaledLayers = (layers: readonly ResolvedLayer[], factor: number): Resolve
 
 const firm = ({ layer }: ResolvedLayer) => !layer.loose
 const aimedWidth = (layers: readonly ResolvedLayer[]) => aimedExtent(layers.filter(firm)).diameterMm
+/** The aimed width at any stretching of all lengths. */
+function widthsOf(layers: readonly ResolvedLayer[]): (factor: number) => number {
+  const extent = stretchedExtent(layers.filter(firm))
+  return (factor) => extent(factor).diameterMm
+}
 const piledWidth = (layers: readonly ResolvedLayer[]) => flowerExtent(layers.filter(firm)).diameterMm
 
 /** What a size comes to with the tips that it asks for. */
@@ -98,24 +109,11 @@ interface Sized {
   factor: number
 }
 
-const sizes = new WeakMap<readonly OwnedTip[], WeakMap<Flower, Map<number, Sized>>>()
+const sizes = remembering<Sized>()
 /** A pile within this share of the wanted width is as wide. */
 const WIDE_ENOUGH = 0.012
 /** Piles made to find a size, at the most. */
 const MOST_PILES = 7
-
-function sized(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
-  const ofDrawer = sizes.get(tips) ?? new WeakMap<Flower, Map<number, Sized>>()
-  sizes.set(tips, ofDrawer)
-  const kept = ofDrawer.get(flower) ?? new Map<number, Sized>()
-  ofDrawer.set(flower, kept)
-  const known = kept.get(wantedMm)
-  if (known) return known
-  if (kept.size >= MOST_KEPT) kept.clear()
-  const found = findSize(flower, wantedMm, tips)
-  kept.set(wantedMm, found)
-  return found
-}
 
 function findSize(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): Sized {
   const own = ownLayers(flower, tips)
@@ -126,8 +124,8 @@ function findSize(flower: Flower, wantedMm: number, tips: readonly OwnedTip[]): 
   /** Lengths for petals squeezed so thin, and whether the flower is then as small as it is wanted. */
   const squeezed = (thin: number): Sized & { fits: boolean } => {
     const layers = thinned(tipped, thin)
-    const factorFor = (aimedMm: number) =>
-      lengthsFor(aimedMm, scale, (f) => aimedWidth(scaledLayers(layers, f)))
+    const widthAt = widthsOf(layers)
+    const factorFor = (aimedMm: number) => lengthsFor(aimedMm, scale, widthAt)
     let aimedMm = wantedMm / wider
     let factor = factorFor(aimedMm)
     let miss = 0
@@ -268,39 +266,14 @@ function pressed(layer: Layer, own: OwnedTip, taken: OwnedTip, factor: number): 
   return { ...layer, stroke: pressStroke(layer.stroke, wanted) }
 }
 
-/** The same layer with every length multiplied by `factor`. */
-export function scaleLayer(layer: Layer, factor: number): Layer {
-  if (factor === 1) return layer
-  return {
-    ...layer,
-    ringMm: layer.ringMm * factor,
-    heightMm: layer.heightMm * factor,
-    stroke: scaleStroke(layer.stroke, factor),
-  }
-}
+const fittings = remembering<FittedFlower>()
 
-const fittings = new WeakMap<readonly OwnedTip[], WeakMap<Flower, Map<string, FittedFlower>>>()
-/** Sizes and tips tried of one flower that are kept. */
-const MOST_KEPT = 100
-
-/**
- * A fitter that remembers, from one plan to the next: the same flower in the same size and tips, with the same drawer,
- * is fitted once. What changes a recipe or the drawer makes new objects, which are not remembered yet.
- */
+/** A fitter that remembers: the same flower in the same size and tips, with the same drawer, is fitted once. */
 export function rememberingFitter(
   tips: readonly OwnedTip[],
 ): (flower: Flower, fitting: Fitting) => FittedFlower {
-  const ofDrawer = fittings.get(tips) ?? new WeakMap<Flower, Map<string, FittedFlower>>()
-  fittings.set(tips, ofDrawer)
   return (flower, fitting) => {
-    const kept = ofDrawer.get(flower) ?? new Map<string, FittedFlower>()
-    ofDrawer.set(flower, kept)
     const key = JSON.stringify([fitting.sizeMm, fitting.tips])
-    const known = kept.get(key)
-    if (known) return known
-    if (kept.size >= MOST_KEPT) kept.clear()
-    const fitted = fitFlower(flower, fitting, tips)
-    kept.set(key, fitted)
-    return fitted
+    return fittings(tips, flower, key, () => fitFlower(flower, fitting, tips))
   }
 }

@@ -39,7 +39,9 @@ export function layRope(path: TubePath, outline: Outline, { rings }: TubeCut, ra
   }
   for (let t = 0; t < rings; t++) {
     path(t / (rings - 1), frame)
-    laid.centres.set([frame.x, frame.y, frame.z], t * 3)
+    laid.centres[t * 3] = frame.x
+    laid.centres[t * 3 + 1] = frame.y
+    laid.centres[t * 3 + 2] = frame.z
     laid.scale[t] = Math.max(LEAST_SCALE, frame.scale) * size * (1 + 0.03 * swell((5 * t) / rings))
     laid.twist[t] = frame.twist
   }
@@ -147,7 +149,12 @@ function bendAt(p: Float64Array, tangents: Float64Array, t: number, rings: numbe
 /** Unit vectors along a path, three numbers a ring. */
 function tangentsOf(p: Float64Array, rings: number): Float64Array {
   const all = new Float64Array(rings * 3)
-  for (let t = 0; t < rings; t++) all.set(tangentAt(p, t, rings), t * 3)
+  for (let t = 0; t < rings; t++) {
+    const [x, y, z] = tangentAt(p, t, rings)
+    all[t * 3] = x
+    all[t * 3 + 1] = y
+    all[t * 3 + 2] = z
+  }
   return all
 }
 
