@@ -42,8 +42,7 @@ export const orders = fc.array(piece, { minLength: 2, maxLength: 5 }).map((piece
   }),
 )
 
-const demoFile = (name: string): unknown =>
-  JSON.parse(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'))
+const demoFile = (name: string): unknown => JSON.parse(readFileSync(`demo/${name}.json`, 'utf8'))
 
 /** An order of the demo bakery. */
 export const demoOrder = (name: 'observatory' | 'allotment' | 'reading-room'): Order =>

@@ -125,7 +125,9 @@ const TURNS_IN = 0.92
 
 /** Which way a path turns at a ring, as a unit vector to the middle of the turn, and the radius of the turn, mm, into `out`. */
 function bendAt(p: Float64Array, tangents: Float64Array, t: number, rings: number, out: Float64Array): void {
-  const [i, j] = [Math.max(0, t - 1) * 3, Math.min(rings - 1, t + 1) * 3]
+  // near an end only part of the turn is to be seen: it goes on as it does further in
+  const within = Math.max(2, Math.min(rings - 3, t))
+  const [i, j] = [Math.max(0, within - 1) * 3, Math.min(rings - 1, within + 1) * 3]
   const x = tangents[j]! - tangents[i]!
   const y = tangents[j + 1]! - tangents[i + 1]!
   const z = tangents[j + 2]! - tangents[i + 2]!
