@@ -18,6 +18,7 @@ export function Amounts() {
   const parts = useParts()
   if (!plan) return null
   const { totals, reserve, residues } = plan
+  const carried = plan.batches.reduce((sum, b) => sum + b.carriedGrams, 0)
   const whys: [string, number][] = [
     ['lands on the pieces', totals.pipedGrams],
     ['spares and spoiled', reserve.spoiled],
@@ -25,6 +26,8 @@ export function Amounts() {
     ['against running short', reserve.margin],
     ['stays in bags', residues.bags + residues.topUps],
     ['stays in bowls, rounding', residues.bowls + residues.rounding],
+    // one bowl through its colours: what is left of one is mixed only once
+    ...(carried > 0 ? [['of that, goes on into the next bowl', -carried] as [string, number]] : []),
   ]
   const shown = parts(whys.map(([, grams]) => grams))
   const csv = (table: string) => `/api/orders/${order.id}/plan/${table}.csv`
