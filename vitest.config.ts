@@ -18,13 +18,16 @@ export default defineConfig({
         test: { ...patience, name: 'core', include: ['core/**/*.test.ts'], isolate: false },
       },
       {
+        // every file has a database and a server of its own, and nothing is put in a module's place
         test: {
           ...patience,
-          name: 'around',
-          include: ['contract/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.{ts,tsx}'],
+          name: 'server',
+          include: ['contract/**/*.test.ts', 'server/**/*.test.ts'],
           globalSetup: ['server/testing/database.ts'],
+          isolate: false,
         },
       },
+      { test: { ...patience, name: 'web', include: ['web/**/*.test.{ts,tsx}'] } },
     ],
   },
 })
