@@ -218,3 +218,5 @@ export const planSchema = z.object({
   advice: z.array(adviceSchema),
 })
 export type Plan = z.infer<typeof planSchema>
+/** A plan without what it advises: all that its figures are. */
+export type PlanFigures = Omit<Plan, 'advice'>

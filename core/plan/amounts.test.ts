@@ -11,7 +11,7 @@ import { searchBags } from './bagOffers.ts'
 import { orderBags } from './bagProblem.ts'
 import { adopt, asChoice, bags } from './bags.ts'
 import { demand } from './demand.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 import { lookUp } from './lookup.ts'
 import { quote } from './quote.ts'
 import { partGrams, reserve, safetyChoices, safetyLevels } from './reserve.ts'
@@ -44,7 +44,7 @@ describe('reserve from risk', () => {
           })),
         })),
       }
-      const plan = planOrder(merged, starterWorkshop)
+      const plan = planFigures(merged, starterWorkshop)
       const stiff = plan.uses.filter((u) => u.stiffness === 'stiff')
       const kinds = new Map<string, number>()
       let held = 0
@@ -71,7 +71,7 @@ describe('reserve from risk', () => {
     },
   )
   it('says what each level of safety would cost', () => {
-    const plan = planOrder(orderOf(['rose']), starterWorkshop)
+    const plan = planFigures(orderOf(['rose']), starterWorkshop)
     const { tight, safe, unmatchable } = safetyChoices(plan, 'safe')
     expect(safe.grams).toBeCloseTo(plan.reserve.margin, 9)
     expect(tight.grams).toBeLessThan(safe.grams)
@@ -95,7 +95,7 @@ describe('what is spread with a spatula', () => {
       colours: [colour],
       pieces: [piece],
     }
-    const grams = planOrder(order, starterWorkshop).uses.map((u) => Math.round(u.parts[0]!.piped))
+    const grams = planFigures(order, starterWorkshop).uses.map((u) => Math.round(u.parts[0]!.piped))
     expect(grams).toEqual([31.416 * 6 * 2 * 0.9 * 2, 94.248 * 0.9 * 2, 94.248 * 4 * 0.9 * 2].map(Math.round))
   })
 })
@@ -133,7 +133,7 @@ describe('a chosen arrangement', () => {
     const search = searchBags(order, starterWorkshop)
     const first = search.next().value
     const { choice } = first.offers[0]!
-    const chosen = planOrder({ ...order, arrangement: choice }, starterWorkshop)
+    const chosen = planFigures({ ...order, arrangement: choice }, starterWorkshop)
     expect(chosen.bags.length).toBe(first.offers[0]!.bags)
     const { of } = problemOf(order)
     expect(asChoice(of, adopt(of, choice))).toEqual({ ...choice, sequence: expect.any(Array) })
@@ -153,7 +153,7 @@ describe('a chosen arrangement', () => {
     const { done, offers } = [...searchBags(order, starterWorkshop)].at(-1)!
     expect(done).toBe(1)
     for (const offer of offers) {
-      const { totals, bags: filled } = planOrder({ ...order, arrangement: offer.choice }, starterWorkshop)
+      const { totals, bags: filled } = planFigures({ ...order, arrangement: offer.choice }, starterWorkshop)
       expect([filled.length, totals.changes, totals.washes]).toEqual([
         offer.bags,
         offer.changes,
@@ -163,14 +163,14 @@ describe('a chosen arrangement', () => {
   })
   it('keeps pins: a tip by itself, a size of bag, a tip mounted once', () => {
     const { of } = problemOf(order)
-    const shared = planOrder(order, starterWorkshop)
+    const shared = planFigures(order, starterWorkshop)
     const big = {
       ...order,
       bagPins: [{ kind: 'bagSize' as const, pair: of.pairKeys[0]!, bagStockId: 'bag-40' }],
     }
-    expect(planOrder(big, starterWorkshop).bags.some((b) => b.bagStockId === 'bag-40')).toBe(true)
+    expect(planFigures(big, starterWorkshop).bags.some((b) => b.bagStockId === 'bag-40')).toBe(true)
     const alone = { ...order, bagPins: of.pairKeys.map((pair) => ({ kind: 'alone' as const, pair })) }
-    const single = planOrder(alone, starterWorkshop).bags
+    const single = planFigures(alone, starterWorkshop).bags
     expect(single.every((b) => b.tipIds.length === 1)).toBe(true)
     expect(single.length).toBeGreaterThanOrEqual(shared.bags.length)
   })
@@ -180,7 +180,7 @@ describe('a base for a quote', () => {
   it('sums over the pieces to the whole order', () => {
     const order = orderOf(['rose', 'leaf'])
     const two = { ...order, pieces: [...order.pieces, { ...order.pieces[0]!, id: 'q', count: 6 }] }
-    const plan = planOrder(two, starterWorkshop)
+    const plan = planFigures(two, starterWorkshop)
     const rows = quote(two, plan, starterWorkshop.settings)
     const total = (of: (r: (typeof rows)[number]) => number) =>
       rows.reduce((sum, r) => sum + r.count * of(r), 0)
@@ -191,7 +191,7 @@ describe('a base for a quote', () => {
   it('takes from the pantry before it buys', () => {
     const order = orderOf(['rose'])
     const sugarOf = (pantry: Record<string, number>) =>
-      planOrder(order, {
+      planFigures(order, {
         ...starterWorkshop,
         settings: { ...starterWorkshop.settings, pantry },
       }).supplies.find((s) => s.name === 'Icing sugar')!

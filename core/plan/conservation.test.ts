@@ -4,10 +4,10 @@ import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { stiffnesses } from '../common.ts'
 import { type Order, orderSchema } from '../model/order.ts'
-import type { Plan } from '../model/plan.ts'
+import type { PlanFigures } from '../model/plan.ts'
 import { leftGrams } from './carry.ts'
 import { icingFlow } from './flow.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 
 const colourIds = ['a', 'b', 'c', 'd']
 
@@ -93,8 +93,8 @@ const orders = fc
 
 const sum = (values: Iterable<number>) => [...values].reduce((a, b) => a + b, 0)
 
-function check(order: Order): Plan {
-  const plan = planOrder(order, starterWorkshop)
+function check(order: Order): PlanFigures {
+  const plan = planFigures(order, starterWorkshop)
   const parts = plan.uses.flatMap((u) => u.parts)
   const piped = sum(parts.map((p) => p.piped))
   const reserve = plan.reserve.spoiled + plan.reserve.practice + plan.reserve.margin
@@ -124,7 +124,7 @@ function check(order: Order): Plan {
 }
 
 /** What is carried on was left by the bowl before, and nothing is carried from nowhere. */
-function checkChain({ mixing, icingKindId }: Order, plan: Plan): void {
+function checkChain({ mixing, icingKindId }: Order, plan: PlanFigures): void {
   const carried = (id: string) => {
     const bowls = plan.batches.filter((b) => b.colourId === id && b.icingKindId === icingKindId)
     return { bowls, grams: sum(bowls.map((b) => b.carriedGrams)) }
@@ -151,7 +151,7 @@ describe('conservation of grams', () => {
   it('puts every use with a tip in exactly one bag, with tips the bag carries', () => {
     fc.assert(
       fc.property(orders, (order) => {
-        const plan = planOrder(order, starterWorkshop)
+        const plan = planFigures(order, starterWorkshop)
         for (const use of plan.uses) {
           const carrying = plan.bags.filter((b) => b.useIds.includes(use.id))
           expect(carrying).toHaveLength(use.tipId === null ? 0 : 1)
@@ -172,7 +172,7 @@ describe('conservation of grams', () => {
   it('lets out of every bowl and bag in the flow picture what it lets in', () => {
     fc.assert(
       fc.property(orders, (order) => {
-        const { nodes, links } = icingFlow(planOrder(order, starterWorkshop), new Map())
+        const { nodes, links } = icingFlow(planFigures(order, starterWorkshop), new Map())
         for (const node of nodes) {
           const passes =
             /^(base\.(?!liquid|carried)|bag\.|flower\.|spatula)/.test(node.id) || node.id.includes('|')
@@ -190,7 +190,7 @@ describe('conservation of grams', () => {
     fc.assert(
       fc.property(orders, (order) => {
         const more = { ...order, pieces: order.pieces.map((p) => ({ ...p, count: p.count + 1 })) }
-        const grams = (o: Order) => planOrder(o, starterWorkshop).totals.pipedGrams
+        const grams = (o: Order) => planFigures(o, starterWorkshop).totals.pipedGrams
         expect(grams(more)).toBeGreaterThanOrEqual(grams(order))
       }),
       { numRuns: 30, seed: 17 },

@@ -4,11 +4,11 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import type { Order } from '../model/order.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
 import { usableGrams } from './bagStock.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 import { replaceColour } from './remedies.ts'
 import { COLOURS, orders } from './testing.ts'
 
-const plan = (order: Order) => planOrder(order, starterWorkshop)
+const plan = (order: Order) => planFigures(order, starterWorkshop)
 
 describe('what a plan does not depend on', () => {
   it('is the order in which the pieces stand', () => {
@@ -144,7 +144,7 @@ describe('what a plan does depend on, whatever is ordered', () => {
   it('how weights and lengths are told, and which hand pipes, changes no figure', () => {
     fc.assert(
       fc.property(orders, (order) => {
-        const told = planOrder(order, {
+        const told = planFigures(order, {
           ...starterWorkshop,
           settings: { ...starterWorkshop.settings, units: 'ounces', lengths: 'inches', hand: 'left' },
         })

@@ -1,4 +1,4 @@
-import type { Plan } from '../model/plan.ts'
+import type { PlanFigures } from '../model/plan.ts'
 import { partGrams } from './reserve.ts'
 
 /** A stop on the way of the icing; `column` 0 ingredient, 1 base, 2 bowl, 3 bag or spatula, 4 flower, 5 piece. */
@@ -32,7 +32,7 @@ const IN_BOWLS = 'end.bowls'
  * residues as ends of their own. What flows into anything but an ingredient or an end equals what flows out of it.
  */
 export function icingFlow(
-  plan: Plan,
+  plan: PlanFigures,
   pieceNames: ReadonlyMap<string, string>,
 ): { nodes: FlowNode[]; links: FlowLink[] } {
   const nodes = new Map<string, FlowNode>()

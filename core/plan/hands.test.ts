@@ -4,7 +4,7 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFileSchema } from '../files/orderFile.ts'
 import { orderSchema } from '../model/order.ts'
 import { newOrder } from '../orders/new.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 import { quote } from './quote.ts'
 
 const { order: demo } = orderFileSchema.parse(
@@ -13,7 +13,7 @@ const { order: demo } = orderFileSchema.parse(
 
 describe('minutes of hands', () => {
   it('sum to the total, and over the pieces to the order', () => {
-    const plan = planOrder(demo, starterWorkshop)
+    const plan = planFigures(demo, starterWorkshop)
     const parts = Object.values(plan.hands)
     for (const minutes of parts) expect(minutes).toBeGreaterThanOrEqual(0)
     expect(parts.reduce((a, b) => a + b)).toBeCloseTo(plan.totals.handsOnMinutes, 9)
@@ -46,7 +46,7 @@ describe('minutes of hands', () => {
         },
       ],
     })
-    const { hands, uses, batches } = planOrder(order, starterWorkshop)
+    const { hands, uses, batches } = planFigures(order, starterWorkshop)
     const { spares, practice } = uses[0]!
     // ten wanted; a square each, spares and practice too, 0.15 min; lifting 0.2 min for the ten
     expect(hands.nails).toBeCloseTo((10 + spares + practice) * 0.15 + 10 * 0.2, 9)
@@ -67,7 +67,7 @@ describe('minutes of hands', () => {
         },
       ],
     })
-    const [use] = planOrder(swirl, starterWorkshop).uses
+    const [use] = planFigures(swirl, starterWorkshop).uses
     expect(use!.seconds).toBeGreaterThan(5)
     expect(use!.seconds).toBeLessThan(11)
   })

@@ -1,6 +1,14 @@
 import { type Fault, orderFaults } from '../model/faults.ts'
 import type { Order } from '../model/order.ts'
-import { type Bag, type Batch, type Plan, planVersion, type Supply, type Use } from '../model/plan.ts'
+import {
+  type Bag,
+  type Batch,
+  type Plan,
+  type PlanFigures,
+  planVersion,
+  type Supply,
+  type Use,
+} from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import type { Planned } from './advice/check.ts'
 import { advice } from './advice/index.ts'
@@ -20,9 +28,6 @@ export class UnplannableOrderError extends Error {
     super(faults.map((f) => `${f.path.join('/')}: ${f.message}`).join('\n'))
   }
 }
-
-/** A plan without what it advises. */
-export type PlanFigures = Omit<Plan, 'advice'>
 
 /**
  * From an order and the workshop it is made in to grams, bags, bowls, base icing, what to buy and what to look out for.

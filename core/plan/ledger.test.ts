@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import type { Order } from '../model/order.ts'
-import type { Plan, Use } from '../model/plan.ts'
+import type { PlanFigures, Use } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 import { quote } from './quote.ts'
 import { demoOrder, demoWorkshop, orders } from './testing.ts'
 
@@ -29,7 +29,7 @@ interface Case {
   name: string
   order: Order
   workshop: Workshop
-  plan: Plan
+  plan: PlanFigures
 }
 
 /** The demo orders, two dozen made at random, and the same with other settings, safeties and practice. */
@@ -56,10 +56,10 @@ const cases: Case[] = [
       },
     },
   })),
-].map((c) => ({ ...c, plan: planOrder(c.order, c.workshop) }))
+].map((c) => ({ ...c, plan: planFigures(c.order, c.workshop) }))
 
 const flowerOf = ({ workshop }: Case, use: Use) => workshop.flowers.find((f) => f.id === use.flowerId)
-const byPlacement = (plan: Plan) =>
+const byPlacement = (plan: PlanFigures) =>
   groups(
     plan.uses.filter((u) => u.placedId !== null),
     (u) => `${u.pieceId} ${u.placedId}`,

@@ -1,6 +1,6 @@
 import { type Allergen, allergenWords } from '../common.ts'
 import type { Order } from '../model/order.ts'
-import type { Plan } from '../model/plan.ts'
+import type { PlanFigures } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 
 /** What Kanten can say of one thing that must not be in an order, and what it cannot. */
@@ -29,7 +29,7 @@ const suspects: Partial<Record<Allergen, RegExp>> = {
 const innocent = /coconut|nutmeg|nutrition|peanut-free|nut-free|egg-free|dairy-free|cocoa butter/i
 
 /** Everything looked at for each thing that the order must be without: the proof, as far as there is one. */
-export function allergenProof(order: Order, plan: Plan, workshop: Workshop): AllergenProof[] {
+export function allergenProof(order: Order, plan: PlanFigures, workshop: Workshop): AllergenProof[] {
   const icings = [plan.base, ...plan.otherBases].flatMap((made) => {
     const icing = workshop.icings.find((i) => i.id === made.kind)
     return icing && made.grams > 0 ? [icing] : []

@@ -1,5 +1,5 @@
 import type { Order } from '../model/order.ts'
-import type { Plan, Use } from '../model/plan.ts'
+import type { PlanFigures, Use } from '../model/plan.ts'
 import type { Settings } from '../model/workshop.ts'
 import { nailMinutes, pipingMinutes } from './hands.ts'
 
@@ -20,7 +20,7 @@ export interface PieceQuote {
  * apart by piece (base, bowls, bags) are shared out by its own minutes, ingredients by the icing it wears. The pieces
  * sum to the order.
  */
-export function quote(order: Order, plan: Plan, settings: Settings): PieceQuote[] {
+export function quote(order: Order, plan: PlanFigures, settings: Settings): PieceQuote[] {
   const { pipedGrams, cost, handsOnMinutes } = plan.totals
   const ownMinutes = (uses: readonly Use[]) =>
     uses.reduce((sum, u) => sum + pipingMinutes(u), 0) + nailMinutes(uses)

@@ -1,5 +1,5 @@
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
-import type { Plan, Remedy } from '../model/plan.ts'
+import type { PlanFigures, Remedy } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
 
 /** A coat just thick enough that no cake shows. */
@@ -9,7 +9,7 @@ const THIN_COAT_MM = 1.5
  * The order with one piece of advice taken. `plan` is the plan that gave it: it knows which layer is piped with
  * which tip. Nothing else changes.
  */
-export function applyRemedy(order: Order, remedy: Remedy, plan: Plan): Order {
+export function applyRemedy(order: Order, remedy: Remedy, plan: PlanFigures): Order {
   switch (remedy.kind) {
     case 'useTip':
       return mapPlaced(order, (placed, piece) => ({

@@ -1,5 +1,5 @@
 import type { Safety } from '../model/order.ts'
-import type { Plan, Use } from '../model/plan.ts'
+import type { PlanFigures, Use } from '../model/plan.ts'
 import type { Lookup } from './lookup.ts'
 
 /** Chance of a colour running short, and the standard normal deviate that gives it, per wanted safety. */
@@ -116,7 +116,7 @@ export function partGrams(part: Use['parts'][number]): number {
 
 /** What each level of safety would add to this plan: grams against running short, and what their ingredients cost. */
 export function safetyChoices(
-  plan: Plan,
+  plan: PlanFigures,
   chosen: Safety,
 ): Record<Safety, { grams: number; cost: number; words: string }> {
   const made = [plan.base, ...plan.otherBases].reduce((sum, b) => sum + b.grams, 0)

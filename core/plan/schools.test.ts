@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFileSchema } from '../files/orderFile.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 import { greenOf, schools } from './schools.ts'
 
 const { order } = orderFileSchema.parse(
@@ -10,7 +10,7 @@ const { order } = orderFileSchema.parse(
 )
 
 describe('the schools of mixing, for the demo order', () => {
-  const plain = planOrder(order, starterWorkshop)
+  const plain = planFigures(order, starterWorkshop)
   const green = greenOf(order, plain)
   const all = schools(order, starterWorkshop, green)
   const school = (id: string) => all.find((s) => s.id === id)!
@@ -21,7 +21,7 @@ describe('the schools of mixing, for the demo order', () => {
   })
   it('agree with the plan that each makes', () => {
     for (const { mixing, mixedGrams, bags, minutes } of all) {
-      const plan = planOrder({ ...order, mixing }, starterWorkshop)
+      const plan = planFigures({ ...order, mixing }, starterWorkshop)
       expect(plan.totals.mixedGrams).toBeCloseTo(mixedGrams, 6)
       expect(plan.bags.filter((b) => b.reuses === null)).toHaveLength(bags)
       expect(plan.totals.handsOnMinutes).toBe(minutes)
@@ -29,7 +29,7 @@ describe('the schools of mixing, for the demo order', () => {
   })
   it('save two minutes for every bowl that is tinted on and not washed', () => {
     const { mixing } = school('carryOver')
-    const plan = planOrder({ ...order, mixing }, starterWorkshop)
+    const plan = planFigures({ ...order, mixing }, starterWorkshop)
     const on = new Set(plan.batches.filter((b) => b.carriedGrams > 0).map((b) => b.colourId)).size
     expect(on).toBeGreaterThan(2)
     expect(plan.hands.bowls).toBe(5 * plan.batches.length - 2 * on)
@@ -51,7 +51,7 @@ describe('the schools of mixing, for the demo order', () => {
     }
   })
   it('bag a carried colour in the bag before it where the tips are the same', () => {
-    const plan = planOrder({ ...order, mixing: school('carryOver').mixing }, starterWorkshop)
+    const plan = planFigures({ ...order, mixing: school('carryOver').mixing }, starterWorkshop)
     for (const bag of plan.bags.filter((b) => b.reuses !== null)) {
       const before = plan.bags.find((b) => b.number === bag.reuses)!
       expect(before.number).toBeLessThan(bag.number)

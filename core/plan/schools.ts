@@ -4,10 +4,11 @@ import { hexToLab, labToHex } from '../colour/lab.ts'
 import { differenceWords } from '../colour/likely.ts'
 import { baseOf, dyeFit } from '../colour/palette.ts'
 import type { Mixing, Order } from '../model/order.ts'
+import type { PlanFigures } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { leftGrams } from './carry.ts'
 import { bagCount, bowlCount, carriedBowls } from './counts.ts'
-import { type PlanFigures, planFigures } from './index.ts'
+import { planFigures } from './index.ts'
 import { keptBags } from './work/kept.ts'
 
 /** One step of a chain, as it is shown. */

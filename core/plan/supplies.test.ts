@@ -3,7 +3,7 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import type { Supply } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { cupcakes } from './advice/testing.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 
 const placed = (flowerId: string, perPiece = 1, more: object = {}) => ({
   id: flowerId,
@@ -15,7 +15,7 @@ const placed = (flowerId: string, perPiece = 1, more: object = {}) => ({
   ...more,
 })
 const supplies = (piece: object, workshop: Workshop = starterWorkshop) =>
-  planOrder(cupcakes(piece), workshop).supplies
+  planFigures(cupcakes(piece), workshop).supplies
 const of = (list: readonly Supply[], kind: Supply['kind'], id?: string) =>
   list.filter((s) => s.kind === kind && (id === undefined || s.id === id))
 const withSettings = (settings: Partial<Workshop['settings']>): Workshop => ({
@@ -26,7 +26,7 @@ const withSettings = (settings: Partial<Workshop['settings']>): Workshop => ({
 describe('what must be on hand', () => {
   it('is one of each tip that a bag carries, and no cut bag', () => {
     const flowers = [placed('rose'), placed('hellebore')]
-    const plan = planOrder(cupcakes({ flowers }), starterWorkshop)
+    const plan = planFigures(cupcakes({ flowers }), starterWorkshop)
     const carried = new Set(plan.bags.flatMap((b) => b.tipIds).filter((id) => !id.startsWith('cut-')))
     const tips = of(plan.supplies, 'tip')
     expect(tips.map((t) => t.id).sort()).toEqual([...carried].sort())
@@ -47,7 +47,7 @@ describe('what must be on hand', () => {
 
   it('counts a square for every flower on a nail, spares and practice too, and a nail for each head', () => {
     const flowers = [placed('rose', 2), placed('hellebore', 1)]
-    const plan = planOrder(cupcakes({ flowers }), starterWorkshop)
+    const plan = planFigures(cupcakes({ flowers }), starterWorkshop)
     const piped = ['rose', 'hellebore'].map((id) => {
       const use = plan.uses.find((u) => u.flowerId === id)!
       return use.flowers + use.spares + use.practice
@@ -72,7 +72,7 @@ describe('what must be on hand', () => {
 
   it('counts couplers of bags that have one', () => {
     const flowers = [placed('rose', 6), placed('camellia', 4), placed('ranunculus', 3)]
-    const plan = planOrder(cupcakes({ flowers }), starterWorkshop)
+    const plan = planFigures(cupcakes({ flowers }), starterWorkshop)
     for (const size of ['standard', 'large'] as const) {
       const wanted = plan.bags.filter((b) => b.coupler === size).length
       expect(of(plan.supplies, 'coupler', size)[0]?.needed ?? 0).toBe(wanted)
@@ -104,7 +104,7 @@ describe('ingredients', () => {
         starterWorkshop.icings.flatMap((i) => i.ingredients.map((x) => [x.name, 100_000])),
       ),
     })
-    const plan = planOrder(both, full)
+    const plan = planFigures(both, full)
     const bases = [plan.base, ...plan.otherBases]
     expect(bases.map((b) => b.kind).sort()).toEqual(['butter-sugar', 'royal'])
     for (const supply of of(plan.supplies, 'ingredient').filter((s) => s.id !== 'thinning')) {
@@ -118,7 +118,7 @@ describe('ingredients', () => {
   })
 
   it('for thinning are what all bowls take, and none where all is stiff', () => {
-    const soft = planOrder(cupcakes({ flowers: [placed('dot-blossom', 4)] }), starterWorkshop)
+    const soft = planFigures(cupcakes({ flowers: [placed('dot-blossom', 4)] }), starterWorkshop)
     const liquid = soft.batches.reduce((sum, b) => sum + b.liquidGrams, 0)
     expect(of(soft.supplies, 'ingredient', 'thinning')[0]?.needed ?? 0).toBeCloseTo(liquid, 9)
     const stiff = supplies({ coat: null, flowers: [placed('camellia')] })

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { readOrderFile, withFile } from '../files/orderFile.ts'
-import { planOrder } from './index.ts'
+import { planFigures } from './index.ts'
 
 /** The order worked out by hand in docs/calculations.md, "A worked order"; figures below are that page's. */
 const read = readOrderFile(
@@ -10,7 +10,7 @@ const read = readOrderFile(
   starterWorkshop,
 )
 if (!read.ok) throw new Error(JSON.stringify(read.faults))
-const plan = planOrder(read.value.order, withFile(starterWorkshop, read.value))
+const plan = planFigures(read.value.order, withFile(starterWorkshop, read.value))
 
 describe('the worked order', () => {
   it('demands what the shapes weigh', () => {

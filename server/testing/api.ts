@@ -31,13 +31,28 @@ interface TestOptions {
   plans?: PlanPool
 }
 
+/** A pool whose threads load what they need when the first plan is asked for: most tests ask for none. */
+function whenAsked(open: () => PlanPool): PlanPool {
+  let opened: PlanPool | null = null
+  const pool = () => {
+    opened ??= open()
+    return opened
+  }
+  return {
+    plan: (about) => pool().plan(about),
+    table: (about) => pool().table(about),
+    ready: () => pool().ready(),
+    close: async () => opened?.close(),
+  }
+}
+
 /** The whole server on a database of its own in the test cluster. */
 export async function testApi(options: TestOptions = {}) {
   const databaseUrl = await emptyDatabase()
   const orm = await connect(databaseUrl)
   await migrate(orm)
   const watch = new DatabaseWatch(databaseUrl)
-  const plans = options.plans ?? planPool()
+  const plans = options.plans ?? whenAsked(planPool)
   const app = createApp({
     orm,
     watch,

@@ -1,11 +1,11 @@
-import type { Plan, Use } from '../../model/plan.ts'
+import type { PlanFigures, Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
 
 /**
  * Layers that a plan pipes before what they stand on, read from its order of work and the recipes alone: "piece, flower,
  * layer". An empty list for a plan that can be piped as it is written.
  */
-export function brokenLayers(plan: Plan, workshop: Workshop): string[] {
+export function brokenLayers(plan: PlanFigures, workshop: Workshop): string[] {
   const place = new Map<string, number>()
   const begun = new Map<string, number>()
   const lifted = new Map<string, number>()

@@ -5,7 +5,7 @@ import { orderFileSchema } from '../../files/orderFile.ts'
 import { type Order, orderSchema } from '../../model/order.ts'
 import type { Use } from '../../model/plan.ts'
 import { newOrder } from '../../orders/new.ts'
-import { planOrder } from '../index.ts'
+import { planFigures } from '../index.ts'
 import { schools } from '../schools.ts'
 import { brokenLayers } from './broken.ts'
 import { keptBags } from './kept.ts'
@@ -25,7 +25,7 @@ const chained = (order: Order, ids: string[]): Order => ({
 function use(id: string, colourId: string, more: Partial<Use> = {}): Use {
   const [pieceId, placedId, layerId] = id.split('.') as [string, string, string]
   return {
-    ...planOrder(demo('allotment'), starterWorkshop).uses[0]!,
+    ...planFigures(demo('allotment'), starterWorkshop).uses[0]!,
     ...{ id, pieceId, placedId, layerId, form: 'flower', setting: 'nail', tipId: `tip-${colourId}` },
     ...{ icingKindId: 'butter-sugar', layout: 'plain', fixedTip: false },
     parts: [{ colourId, piped: 10, spoiled: 0, practice: 0, margin: 0 }],
@@ -62,19 +62,19 @@ describe('the order of work', () => {
 
   it.each(ids)('of %s can be piped as written, whichever way its colours are mixed', (name) => {
     const order = demo(name)
-    const plain = planOrder(order, starterWorkshop)
+    const plain = planFigures(order, starterWorkshop)
     expect(brokenLayers(plain, starterWorkshop)).toEqual([])
     const colours = order.colours.map((c) => c.id)
     for (const chain of [colours, [...colours].reverse(), colours.slice(1)]) {
-      const plan = planOrder(chained(order, chain), starterWorkshop)
+      const plan = planFigures(chained(order, chain), starterWorkshop)
       expect(brokenLayers(plan, starterWorkshop)).toEqual([])
     }
     for (const { mixing } of schools(order, starterWorkshop, null))
-      expect(brokenLayers(planOrder({ ...order, mixing }, starterWorkshop), starterWorkshop)).toEqual([])
+      expect(brokenLayers(planFigures({ ...order, mixing }, starterWorkshop), starterWorkshop)).toEqual([])
   })
 
   it('is known as broken by whoever looks when it is', () => {
-    const plan = planOrder(demo('observatory'), starterWorkshop)
+    const plan = planFigures(demo('observatory'), starterWorkshop)
     const upsideDown = { ...plan, sequence: [...plan.sequence].reverse() }
     expect(brokenLayers(upsideDown, starterWorkshop).length).toBeGreaterThan(20)
   })
@@ -102,7 +102,7 @@ describe('the order of work', () => {
       ],
     })
     const words = (of: Order) =>
-      planOrder(of, starterWorkshop).sequence.flatMap(({ kind, useIds }) => {
+      planFigures(of, starterWorkshop).sequence.flatMap(({ kind, useIds }) => {
         const [, what] = (useIds[0] ?? '').split('.')
         return kind === 'chill' ? ['chill'] : [`${kind} ${what}`]
       })
@@ -120,7 +120,7 @@ describe('the order of work', () => {
   it('counts what a kept bag costs, and does not carry on what is in it', () => {
     const order = demo('observatory')
     const colours = order.colours.map((c) => c.id)
-    const plan = planOrder(chained(order, colours), starterWorkshop)
+    const plan = planFigures(chained(order, colours), starterWorkshop)
     const kept = plan.bags.filter((b) => b.keptFor !== null)
     expect(kept.length).toBeGreaterThan(0)
     for (const bag of kept) {
@@ -129,7 +129,7 @@ describe('the order of work', () => {
       expect(plan.bags.some((b) => b.reuses === bag.number)).toBe(false)
     }
     const settings = { ...starterWorkshop.settings, keptBagMinutes: 10 }
-    const dearer = planOrder(chained(order, colours), { ...starterWorkshop, settings })
+    const dearer = planFigures(chained(order, colours), { ...starterWorkshop, settings })
     expect(dearer.totals.handsOnMinutes - plan.totals.handsOnMinutes).toBeCloseTo(6 * kept.length, 9)
   })
 })
