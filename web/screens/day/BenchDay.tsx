@@ -5,7 +5,7 @@ import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
 import { asOnDay, mergeOrders, shareOut } from '#core/orders/day'
 import { dayCautions } from '#core/orders/dayCautions'
-import { bowlCount } from '#core/plan/counts'
+import { bagCount, bowlCount } from '#core/plan/counts'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
 import { useOrders } from '../../data/orders.ts'
@@ -88,8 +88,8 @@ export function BenchDay() {
                 <Stat name="bowls" note={`${sum((p) => bowlCount(p.batches))} one by one`}>
                   {bowlCount(day.batches)}
                 </Stat>
-                <Stat name="bags" note={`${sum((p) => p.bags.length)} one by one`}>
-                  {day.bags.length}
+                <Stat name="bags" note={`${sum((p) => bagCount(p.bags))} one by one`}>
+                  {bagCount(day.bags)}
                 </Stat>
               </Stats>
             </Card>
