@@ -1,6 +1,7 @@
 import type { Order } from '../model/order.ts'
 import type { Plan } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
+import { bagCount } from '../plan/counts.ts'
 import { counted, formatMinutes } from '../units.ts'
 
 /** A minute or two more are within what anybody can say. */
@@ -16,7 +17,7 @@ export function dayCautions(
 ): string[] {
   const sum = (of: (plan: Plan) => number) => apart.reduce((all, plan) => all + of(plan), 0)
   const said: string[] = []
-  const bags = day.bags.length - sum((p) => p.bags.length)
+  const bags = bagCount(day.bags) - sum((p) => bagCount(p.bags))
   if (bags > 0) said.push(`Together they take ${counted(bags, 'bag')} more than one by one.`)
   const minutes = day.totals.handsOnMinutes - sum((p) => p.totals.handsOnMinutes)
   if (minutes > WORTH_MINUTES) said.push(`Together they take ${formatMinutes(minutes)} more of hands.`)

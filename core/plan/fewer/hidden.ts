@@ -4,6 +4,7 @@ import type { Order } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { strokeDefinition } from '../../strokes/index.ts'
 import type { Texture } from '../../strokes/stroke.ts'
+import { bagCount } from '../counts.ts'
 import { demand, type FittedPlacement } from '../demand.ts'
 import { planFigures } from '../index.ts'
 import { lookUp } from '../lookup.ts'
@@ -96,7 +97,7 @@ export function hiddenOffer(order: Order, workshop: Workshop): HiddenOffer | nul
         colourId === null ? 'plain or leftover icing' : order.colours.find((c) => c.id === colourId)!.name,
       saves: {
         minutes: before.totals.handsOnMinutes - then.totals.handsOnMinutes,
-        bags: before.bags.length - then.bags.length,
+        bags: bagCount(before.bags) - bagCount(then.bags),
         portions: before.batches.length - then.batches.length,
         colouredGrams: coloured(before) - coloured(then),
       },

@@ -106,6 +106,9 @@ describe('a bench day', () => {
     // one bag that is scraped and filled again for the next colour is one bag
     expect(stats.get('bags')!.note).toContain(`${total((p) => bagCount(p.bags))} one by one`)
     expect(total((p) => bagCount(p.bags))).toBeLessThan(total((p) => p.bags.length))
+    const more = bagCount(day.bags) - total((p) => bagCount(p.bags))
+    const said = screen.queryByText(/bags? more than one by one/)?.textContent ?? ''
+    expect(said.includes(`${more} bag`)).toBe(more > 0)
     expect(stats.get('bowls')!.note).toContain(`${total((p) => bowlCount(p.batches))} one by one`)
     expect(grams(stats.get('icing mixed')!.figure)).toBeCloseTo(day.totals.mixedGrams, -1)
   })
