@@ -124,9 +124,8 @@ describe('a stroke comes to rest', () => {
       layer(arc, slot, { ringMm, azimuths: [0, (2 * Math.PI) / 3, (4 * Math.PI) / 3] })
     const apart = (rows: PileLayer[]) => {
       const strokes = pile(rows, null)
-      const bag = strokes.length * 1
       const each = strokes.reduce((sum, s) => sum + unionVolume(meshOf([s])), 0)
-      return { inside: 1 - unionVolume(meshOf(strokes)) / each, bag }
+      return { inside: 1 - unionVolume(meshOf(strokes)) / each }
     }
     // aimed half a millimetre apart, two rows of 2 mm would lie in each other for the most part
     expect(apart([row(6), row(6.5)]).inside).toBeLessThan(0.15)
