@@ -26,6 +26,9 @@ export interface FlowerCheck {
     | 'no-foot'
     | 'hand-strain'
     | 'too-full'
+    | 'floating'
+    | 'foot-in-air'
+    | 'open-slits'
   severity: 'note' | 'decide'
   layerId: string | null
   message: string

@@ -1,7 +1,5 @@
-import { type FlowerMesh, newMesh } from '../solids/mesh.ts'
-import { skinLaid } from '../solids/strokeSolid.ts'
 import type { PiledStroke } from './piled.ts'
-import { onTable, skinRoom } from './swell.ts'
+import { skinned } from './skins.ts'
 import { unionVolume } from './union.ts'
 
 /**
@@ -18,12 +16,4 @@ export function sharesInside(strokes: readonly PiledStroke[], layers: number): n
     before = all
     return apart > 0 ? Math.max(0, 1 - added / apart) : 0
   })
-}
-
-function skinned(strokes: readonly PiledStroke[]): FlowerMesh {
-  const room = skinRoom(strokes.flatMap((s) => s.laid))
-  const builder = newMesh(room.vertices, room.triangles)
-  for (const { laid, layer } of strokes) skinLaid(builder, laid, layer)
-  onTable(builder.mesh.positions)
-  return builder.mesh
 }

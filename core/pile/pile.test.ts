@@ -5,14 +5,12 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import { pileLayers } from '../flowers/layers.ts'
 import { fitFlower } from '../flowers/resolve.ts'
 import { flowerMesh } from '../mesh/flowerMesh.ts'
-import { newMesh } from '../solids/mesh.ts'
-import { skinLaid } from '../solids/strokeSolid.ts'
 import { strokeSchema } from '../strokes/index.ts'
 import type { Opening } from '../tips/index.ts'
 import { Field, type Nearest } from './field.ts'
 import { pile } from './pile.ts'
 import type { PiledStroke, PileLayer } from './piled.ts'
-import { onTable, skinRoom } from './swell.ts'
+import { skinned } from './skins.ts'
 import { insideOutMm2, volumeByThreads } from './testing.ts'
 import { unionVolume } from './union.ts'
 
@@ -23,15 +21,8 @@ const layer = (stroke: object, opening: Opening, more: Partial<PileLayer> = {}):
   ...more,
   stroke: strokeSchema.parse(stroke),
 })
-function meshOf(strokes: readonly PiledStroke[]) {
-  const room = skinRoom(strokes.flatMap((s) => s.laid))
-  const builder = newMesh(room.vertices, room.triangles)
-  for (const s of strokes) skinLaid(builder, s.laid, s.layer)
-  onTable(builder.mesh.positions)
-  return builder.mesh
-}
 const lowestOf = (strokes: readonly PiledStroke[], which: number) => {
-  const { positions } = meshOf(strokes.filter((s) => s.layer === which))
+  const { positions } = skinned(strokes.filter((s) => s.layer === which))
   let least = Number.POSITIVE_INFINITY
   for (let o = 2; o < positions.length; o += 3) least = Math.min(least, positions[o]!)
   return least
@@ -41,7 +32,7 @@ const DOT = { kind: 'dot', radiusMm: 2, tallMm: 3 }
 
 describe('measuring what closed skins fill', () => {
   it('by columns and by threads agrees with what a ball, a cone and two that overlap hold', () => {
-    const cone = meshOf([{ ...pile([layer({ ...DOME, shape: 'cone', topMm: 4 }, round(3))], null)[0]! }])
+    const cone = skinned([{ ...pile([layer({ ...DOME, shape: 'cone', topMm: 4 }, round(3))], null)[0]! }])
     // as fine as it is cut, and so much less than it is meant to be drawn
     const frustum = ((Math.PI * 8) / 3) * (144 + 48 + 16)
     for (const found of [unionVolume(cone), volumeByThreads(cone)])
@@ -124,8 +115,8 @@ describe('a stroke comes to rest', () => {
       layer(arc, slot, { ringMm, azimuths: [0, (2 * Math.PI) / 3, (4 * Math.PI) / 3] })
     const apart = (rows: PileLayer[]) => {
       const strokes = pile(rows, null)
-      const each = strokes.reduce((sum, s) => sum + unionVolume(meshOf([s])), 0)
-      return { inside: 1 - unionVolume(meshOf(strokes)) / each }
+      const each = strokes.reduce((sum, s) => sum + unionVolume(skinned([s])), 0)
+      return { inside: 1 - unionVolume(skinned(strokes)) / each }
     }
     // aimed half a millimetre apart, two rows of 2 mm would lie in each other for the most part
     expect(apart([row(6), row(6.5)]).inside).toBeLessThan(0.15)
@@ -134,7 +125,7 @@ describe('a stroke comes to rest', () => {
   it('stiffer icing lies higher than softer, and is as much', () => {
     const line = { kind: 'line', lengthMm: 60 }
     const lying = (stiffness: PileLayer['stiffness']) => {
-      const mesh = meshOf(pile([layer(line, round(6), { stiffness })], null))
+      const mesh = skinned(pile([layer(line, round(6), { stiffness })], null))
       let top = 0
       for (let o = 2; o < mesh.positions.length; o += 3) top = Math.max(top, mesh.positions[o]!)
       return { top, volume: volumeByThreads(mesh) }
@@ -166,7 +157,7 @@ describe.each(catalogueFlowers.map((f) => [f.name, f] as const))('the pile of %s
 
   it('is the same bytes for a seed, and within 3 % of it for another', () => {
     const piled = pileLayers(layers)
-    const mesh = (seed: number) => meshOf(pile(piled, seed))
+    const mesh = (seed: number) => skinned(pile(piled, seed))
     const hash = (of: ReturnType<typeof mesh>) =>
       createHash('sha256').update(Buffer.from(of.positions.buffer)).digest('hex')
     const [first, again, other] = [mesh(3), mesh(3), mesh(4)]

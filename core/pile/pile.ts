@@ -120,7 +120,8 @@ function settle(field: Field, layer: PileLayer, { definition, cycles }: Planned,
   else for (const rope of ropes) turnIn(field, rope)
 }
 
-function boundsOf(strokes: readonly PiledStroke[]): Bounds {
+/** Room for all strokes and what moves them. */
+export function boundsOf(strokes: readonly PiledStroke[]): Bounds {
   let [reach, top] = [0, 0]
   for (const { laid } of strokes)
     for (const body of laid) {

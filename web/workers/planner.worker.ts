@@ -61,7 +61,7 @@ const planner = {
     return {
       ...seen,
       measure: told(measure, measure.heightMm),
-      checks: [...pileChecks(layers), ...seen.checks],
+      checks: [...pileChecks(flower, layers), ...seen.checks],
     }
   },
 }

@@ -1,13 +1,13 @@
 import { inPlace, plain, role } from './build.ts'
 
-/** A blossom of six dots around one: the quickest flower there is. */
+/** A blossom of five dots around one: the quickest flower there is. */
 export const dotBlossom = inPlace({
   id: 'dot-blossom',
   name: 'Blossom of dots',
   level: 'first',
   roles: [role('petal', 'Petals', '#e7d3dc'), role('eye', 'Eye', '#d2a33a')],
   layers: [
-    plain('Petals', 'petal', 'round-3', 6, 2.9, 0, {
+    plain('Petals', 'petal', 'round-3', 5, 2.55, 0, {
       stiffness: 'soft',
       startDeg: 0,
       stroke: { kind: 'dot', radiusMm: 1.6, tallMm: 1.9 },

@@ -21,7 +21,7 @@ export const roseBud = onNail(30, {
         flow: 1.2,
       },
     }),
-    plain('Row of 3', 'petal', 'petal-10', 3, 3.2, 3.2, {
+    plain('Row of 3', 'petal', 'petal-10', 3, 3.2, 2.2, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',

@@ -8,7 +8,7 @@ export const tulip = onNail(40, {
   roles: [role('petal', 'Petals', '#d9a441'), role('stamen', 'Stamens', '#3f3a44')],
   layers: [
     plain('Foot', 'petal', 'round-6', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 6, topMm: 0, tallMm: 3, shape: 'dome' },
+      stroke: { kind: 'mound', radiusMm: 7.5, topMm: 0, tallMm: 3, shape: 'dome' },
     }),
     plain('Inner three', 'petal', 'petal-17', 3, 5.2, 2, {
       startDeg: 0,

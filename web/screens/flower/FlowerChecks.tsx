@@ -17,7 +17,8 @@ export function FlowerChecks(props: {
     return (
       <Card title="Does it fit together?">
         <p className="quiet">
-          Yes: heights, rows, foot and nail agree, every row finds room, and no stroke strains the hand.
+          Yes: heights, rows, foot and nail agree, every row finds room, nothing hangs in the air, no ground
+          shows through, and no stroke strains the hand.
         </p>
       </Card>
     )
