@@ -131,16 +131,21 @@ function levelled(normals: Float64Array): void {
   }
 }
 
+/** From here on a leaf's vein grows shallower, so that both blades run out into one point. */
+const VEIN_FADES = 0.7
+
 /** Lowers the middle of a leaf below its edges, so that the two blades meet in a vein. */
 function sinkVein({ points, reach, tSteps, uSteps }: SheetGrid, vee: number): void {
   const row = uSteps + 1
   const normals = gridNormals(points, tSteps, row)
-  for (let t = 0; t <= tSteps; t++)
+  for (let t = 0; t <= tSteps; t++) {
+    const fades = Math.min(1, (1 - t / tSteps) / (1 - VEIN_FADES))
     for (let u = 0; u <= uSteps; u++) {
       const o = (t * row + u) * 3
-      const depth = vee * reach[t]! * (1 - Math.abs((2 * u) / uSteps - 1))
+      const depth = fades * vee * reach[t]! * (1 - Math.abs((2 * u) / uSteps - 1))
       for (let c = 0; c < 3; c++) points[o + c]! -= normals[o + c]! * depth
     }
+  }
 }
 
 /** A hand is never quite steady: a slow wander of tilt, height and radius along the stroke. */

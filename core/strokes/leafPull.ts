@@ -12,6 +12,10 @@ const schema = z.object({
   ripple,
 })
 
+/** Part of a leaf over which its foot is rounded, and how wide it begins, as a share of where the rounding ends. */
+const ROUND_FOOT = 0.16
+const BLUNT_FOOT = 0.3
+
 /** Leaf: squeeze, ease, stop, pull. Width swells to full by a fifth of the way and runs out to a point. */
 export const leafPull: StrokeDefinition<typeof schema> = {
   label: 'leaf',
@@ -31,8 +35,9 @@ export const leafPull: StrokeDefinition<typeof schema> = {
       path(t, out) {
         const along = Math.cos(lift) * p.lengthMm * t
         const outline = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85
-        // the point is as fine as the opening lets it be, never nothing
-        const swell = Math.max(0.03, outline) * p.widthScale
+        // icing runs round at the foot; the point is as fine as the opening lets it be, never nothing
+        const foot = Math.sqrt(1 - (1 - Math.min(1, t / ROUND_FOOT)) ** 2)
+        const swell = Math.max(0.03, outline * lerp(BLUNT_FOOT, 1, foot)) * p.widthScale
         const width = opening.sizeMm * swell
         out.px = ax * (at.ringMm + along) + (ay * width) / 2
         out.py = ay * (at.ringMm + along) - (ax * width) / 2

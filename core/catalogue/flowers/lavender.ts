@@ -1,6 +1,19 @@
 import { inPlace, plain, role } from './build.ts'
 
-/** A stem with whorls of small drops, closer towards the top. */
+/** Where the buds of an ear stand along its stem, from the lowest, and how long each is, mm. */
+const WHORLS = [
+  [13, 7],
+  [20, 7],
+  [23.5, 6.8],
+  [27, 6.4],
+  [30.5, 6],
+  [34, 5.4],
+  [37, 4.8],
+] as const
+/** How far aside of the stem the outer buds of a whorl begin, mm. */
+const ASIDE_MM = 1.5
+
+/** A stem and an ear of pointed buds: one to each side and one on top, the lowest a little apart, a single one at the tip. */
 export const lavender = inPlace({
   id: 'lavender',
   name: 'Lavender',
@@ -9,43 +22,18 @@ export const lavender = inPlace({
   layers: [
     plain('Stem', 'stem', 'round-1-5', 1, 0, 0, {
       stiffness: 'medium',
-      stroke: { kind: 'vine', lengthMm: 44, turnDeg: 14 },
+      stroke: { kind: 'vine', lengthMm: 40 },
     }),
-    plain('Whorl 1', 'bud', 'round-2', 3, 22, 0.6, {
+    ...WHORLS.map(([ringMm, lengthMm], i) =>
+      plain(`Whorl ${i + 1}`, 'bud', 'round-2', 3, ringMm, 0.2, {
+        stiffness: 'medium',
+        spreadDeg: (2 * Math.asin(ASIDE_MM / ringMm) * 180) / Math.PI,
+        stroke: { kind: 'comma', lengthMm, turnDeg: 0, swell: 1.05 },
+      }),
+    ),
+    plain('Tip', 'bud', 'round-2', 1, 40.6, 0.6, {
       stiffness: 'medium',
-      startDeg: 3,
-      spreadDeg: 15,
-      stroke: { kind: 'drop', radiusMm: 1.5, tallMm: 2.6 },
-    }),
-    plain('Whorl 2', 'bud', 'round-2', 3, 27, 0.6, {
-      stiffness: 'medium',
-      startDeg: 4,
-      spreadDeg: 12,
-      stroke: { kind: 'drop', radiusMm: 1.5, tallMm: 2.6 },
-    }),
-    plain('Whorl 3', 'bud', 'round-2', 3, 32, 0.6, {
-      stiffness: 'medium',
-      startDeg: 5,
-      spreadDeg: 10,
-      stroke: { kind: 'drop', radiusMm: 1.4, tallMm: 2.6 },
-    }),
-    plain('Whorl 4', 'bud', 'round-2', 3, 36.5, 0.6, {
-      stiffness: 'medium',
-      startDeg: 6,
-      spreadDeg: 8,
-      stroke: { kind: 'drop', radiusMm: 1.3, tallMm: 2.6 },
-    }),
-    plain('Whorl 5', 'bud', 'round-2', 3, 40.5, 0.6, {
-      stiffness: 'medium',
-      startDeg: 6.4,
-      spreadDeg: 6,
-      stroke: { kind: 'drop', radiusMm: 1.1, tallMm: 2.6 },
-    }),
-    plain('Whorl 6', 'bud', 'round-2', 3, 44, 0.6, {
-      stiffness: 'medium',
-      startDeg: 6.8,
-      spreadDeg: 3.4,
-      stroke: { kind: 'drop', radiusMm: 0.9, tallMm: 2.6 },
+      stroke: { kind: 'comma', lengthMm: 5, turnDeg: 0, swell: 1 },
     }),
   ],
 })

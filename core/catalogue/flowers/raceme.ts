@@ -1,6 +1,6 @@
 import { inPlace, plain, role } from './build.ts'
 
-/** A hanging spray: a bent stem with drops that grow smaller towards its end. */
+/** A hanging spray: a bent stem under three trails of beads that grow smaller towards its end. */
 export const raceme = inPlace({
   id: 'raceme',
   name: 'Hanging raceme',
@@ -11,10 +11,20 @@ export const raceme = inPlace({
       stiffness: 'medium',
       stroke: { kind: 'vine', lengthMm: 46, turnDeg: 60, taper: 0.4 },
     }),
-    plain('Trail', 'bud', 'round-4', 1, 6, 0.4, {
+    plain('Inner trail', 'bud', 'round-3', 1, 9, 0.2, {
       stiffness: 'medium',
-      startDeg: 4,
-      stroke: { kind: 'beadTrail', lengthMm: 40, beads: 9, turnDeg: 52, taper: 0.7, swell: 1.2 },
+      startDeg: 10,
+      stroke: { kind: 'beadTrail', lengthMm: 33, beads: 9, turnDeg: 50, taper: 0.75, swell: 1.3 },
+    }),
+    plain('Outer trail', 'bud', 'round-3', 1, 9, 0.2, {
+      stiffness: 'medium',
+      startDeg: -4,
+      stroke: { kind: 'beadTrail', lengthMm: 36, beads: 9, turnDeg: 70, taper: 0.75, swell: 1.3 },
+    }),
+    plain('Middle trail', 'bud', 'round-3', 1, 7, 1.6, {
+      stiffness: 'medium',
+      startDeg: 3,
+      stroke: { kind: 'beadTrail', lengthMm: 39, beads: 10, turnDeg: 52, taper: 0.75, swell: 1.35 },
     }),
   ],
 })
