@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Opening } from '../tips/index.ts'
 import { layerAzimuths } from './layers.ts'
-import { planView } from './planView.ts'
+import { aimedView } from './planView.ts'
 import { seenFromAbove } from './seen.ts'
 import { laid } from './testing.ts'
 
@@ -33,7 +33,7 @@ describe('where the strokes of a ring begin', () => {
 
 describe('the outline of one stroke', () => {
   it('a dot is one disc where its ring and azimuth put it, as high as its top', () => {
-    const [shape, ...more] = planView([dot(4, { ringMm: 10, heightMm: 3, startDeg: 90 })])
+    const [shape, ...more] = aimedView([dot(4, { ringMm: 10, heightMm: 3, startDeg: 90 })])
     expect(more).toEqual([])
     expect(shape).toMatchObject({ kind: 'disc', role: 'icing', stroke: 0, heightMm: 5 })
     if (shape?.kind !== 'disc') throw new Error('no disc')
@@ -42,7 +42,7 @@ describe('the outline of one stroke', () => {
   })
 
   it('a mound is drawn as rings that grow smaller as they rise, from the foot', () => {
-    const shapes = planView([
+    const shapes = aimedView([
       laid({ kind: 'mound', shape: 'cone', radiusMm: 9, topMm: 3, tallMm: 12 }, round(3), { heightMm: 1 }),
     ])
     const rings = shapes.map((s) => (s.kind === 'disc' ? [s.heightMm, s.radiusMm] : []))
@@ -53,7 +53,7 @@ describe('the outline of one stroke', () => {
   })
 
   it('a line is lengths of rope end to end, as thick as its opening and its pressure make it', () => {
-    const shapes = planView([laid({ kind: 'line', lengthMm: 40, flow: 1 }, round(6), { ringMm: 5 })])
+    const shapes = aimedView([laid({ kind: 'line', lengthMm: 40, flow: 1 }, round(6), { ringMm: 5 })])
     expect(shapes).toHaveLength(16)
     const ropes = shapes.map((s) => (s.kind === 'rope' ? s : null)!)
     expect(ropes.every((r) => Math.abs(r.radiusMm - 3) < 1e-9 && !r.ridged)).toBe(true)
@@ -63,7 +63,7 @@ describe('the outline of one stroke', () => {
   })
 
   it('a thread thinner than a pencil line is still drawn', () => {
-    const shapes = planView([
+    const shapes = aimedView([
       laid({ kind: 'spike', tallMm: 8, leanDeg: 80, taper: 2 }, round(0.5), { ringMm: 2 }),
     ])
     expect(Math.min(...shapes.map((s) => (s.kind === 'rope' ? s.radiusMm : 9)))).toBe(0.2)
@@ -71,14 +71,14 @@ describe('the outline of one stroke', () => {
 
   it('a star leaves ridges', () => {
     const star: Opening = { family: 'star', teeth: 8, outerMm: 4, innerMm: 2.5, closed: false }
-    const shapes = planView([laid({ kind: 'shell', lengthMm: 16 }, star)])
+    const shapes = aimedView([laid({ kind: 'shell', lengthMm: 16 }, star)])
     expect(shapes.some((s) => s.kind === 'rope')).toBe(true)
     for (const s of shapes) if (s.kind === 'rope') expect(s.ridged).toBe(true)
   })
 
   it('a petal of two colours is two areas along one seam; of two faces, the inner one alone', () => {
     const petal = { kind: 'petalArc', spanDeg: 60, archMm: 3, dropMm: 0, tiltEndDeg: 30, tiltMidDeg: 60 }
-    const striped = planView([
+    const striped = aimedView([
       laid(petal, slot, { ringMm: 6, load: { kind: 'striped', wideEnd: 'dark', rest: 'pale', border: 0.5 } }),
     ])
     expect(striped.map((s) => s.role).sort()).toEqual(['dark', 'pale'])
@@ -93,11 +93,11 @@ describe('the outline of one stroke', () => {
     const pale = corners(along('pale'))
     // the seam runs the whole stroke, 17 stations of it
     expect([...corners(along('dark'))].filter((c) => pale.has(c)).length).toBeGreaterThanOrEqual(17)
-    const faces = planView([
+    const faces = aimedView([
       laid(petal, slot, { ringMm: 6, load: { kind: 'halves', inner: 'in', outer: 'out' } }),
     ])
     expect(faces.map((s) => s.role)).toEqual(['in'])
-    const mingled = planView([
+    const mingled = aimedView([
       laid(petal, slot, { ringMm: 6, load: { kind: 'layered', tones: ['deep', 'mid', 'light'] } }),
     ])
     expect(mingled.map((s) => s.role)).toEqual(['light'])
@@ -137,7 +137,7 @@ describe('the outline of one stroke', () => {
       laid(scoop, slot, { id: 'a', heightMm: 2 }),
       laid(scoop, slot, { id: 'b', heightMm: 2 }),
     ]
-    expect(planView([first, second]).map((s) => [s.layerId, s.heightMm])).toEqual([
+    expect(aimedView([first, second]).map((s) => [s.layerId, s.heightMm])).toEqual([
       ['a', 2],
       ['b', 2],
     ])
@@ -150,13 +150,13 @@ describe('the outline of one stroke', () => {
       tiltMidDeg: 0,
       endScale: 1,
     }
-    const [standing] = planView([laid(arc, slot, { ringMm: 4, heightMm: 2 })])
+    const [standing] = aimedView([laid(arc, slot, { ringMm: 4, heightMm: 2 })])
     // upright on a base 2 mm up, a slot of 12 mm has its middle at 8
     within(standing!.heightMm, 8, 0.07)
   })
 
   it('every stroke has a number of its own, over all layers', () => {
-    const shapes = planView([
+    const shapes = aimedView([
       laid({ kind: 'line', lengthMm: 20 }, round(3), { id: 'a', count: 3 }),
       dot(2, { id: 'b', count: 4, ringMm: 8, heightMm: 5 }),
     ])

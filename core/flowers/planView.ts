@@ -1,28 +1,76 @@
 import { sweepSheet } from '../geometry/sheet.ts'
 import { newTubeFrame } from '../geometry/tube.ts'
-import { loadDefinition, loadRoles } from '../loads/index.ts'
-import { strokeDefinition } from '../strokes/index.ts'
+import { type Laid, type LaidRope, type LaidSheet, ropeRadius } from '../solids/laid.ts'
 import { traceStroke } from '../strokes/quantities.ts'
 import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
 import { layerAzimuths, type ResolvedLayer } from './layers.ts'
+import { piledFlower } from './piled.ts'
+import {
+  ROPE_STEPS,
+  type RopePoint,
+  ropeShapes,
+  type SheetRows,
+  type StrokeShape,
+  sheetShapes,
+  U_STEPS,
+  type ViewShape,
+} from './strokeShapes.ts'
 
-/** One thing to draw of a stroke seen from above; x and y in mm, y up. */
-type StrokeShape = {
-  layerId: string
-  role: string
-  heightMm: number
-} & (
-  | { kind: 'area'; points: number[]; ridge: number[] }
-  | { kind: 'rope'; points: number[]; radiusMm: number; ridged: boolean }
-  | { kind: 'disc'; x: number; y: number; radiusMm: number }
-)
-
-/** The same in a flower, with the running number of its stroke over the whole flower. */
-export type ViewShape = StrokeShape & { stroke: number }
-
-/** The strokes of a flower as outlines seen from above, lowest first, so that drawing them in turn is right. */
+/**
+ * The strokes of a flower as outlines seen from above, lowest first, so that drawing them in turn is right: as they came
+ * to rest.
+ */
 export function planView(layers: readonly ResolvedLayer[]): ViewShape[] {
+  const shapes = piledFlower(layers).flatMap(({ layer, laid }, stroke) =>
+    laid.flatMap((body) => bodyShapes(layers[layer]!, body).map((shape) => ({ ...shape, stroke }))),
+  )
+  return shapes.sort((a, b) => a.heightMm - b.heightMm)
+}
+
+function bodyShapes(resolved: ResolvedLayer, body: Laid): StrokeShape[] {
+  return body.kind === 'sheet' ? sheetShapes(resolved, rowsOf(body)) : ropeShapes(resolved, pathOf(body))
+}
+
+/** The same cells across, however finely it was piled. */
+function rowsOf({ points, tSteps, uSteps }: LaidSheet): SheetRows {
+  const rows = new Float64Array((tSteps + 1) * (U_STEPS + 1) * 3)
+  for (let t = 0; t <= tSteps; t++)
+    for (let u = 0; u <= U_STEPS; u++) {
+      const at = (u / U_STEPS) * uSteps
+      const cell = Math.min(uSteps - 1, Math.floor(at))
+      const share = at - cell
+      const from = (t * (uSteps + 1) + cell) * 3
+      for (let c = 0; c < 3; c++)
+        rows[(t * (U_STEPS + 1) + u) * 3 + c] =
+          (1 - share) * points[from + c]! + share * points[from + 3 + c]!
+    }
+  return { points: rows, tSteps }
+}
+
+function pathOf(rope: LaidRope): RopePoint[] {
+  const { centres, scale, rings } = rope
+  // what has sunk is as much wider as it is lower
+  const radius = ropeRadius(rope) / Math.sqrt(rope.flat)
+  return Array.from({ length: ROPE_STEPS + 1 }, (_, i) => {
+    const at = (i / ROPE_STEPS) * (rings - 1)
+    const ring = Math.min(rings - 2, Math.floor(at))
+    const share = at - ring
+    const mixed = (a: number, b: number) => (1 - share) * a + share * b
+    const o = ring * 3
+    return {
+      x: mixed(centres[o]!, centres[o + 3]!),
+      y: mixed(centres[o + 1]!, centres[o + 4]!),
+      z: mixed(centres[o + 2]!, centres[o + 5]!),
+      r: radius * mixed(scale[ring]!, scale[ring + 1]!),
+    }
+  })
+}
+
+/**
+ * The same as the strokes are aimed: worked out at once, and near enough to compare one fitting with another.
+ */
+export function aimedView(layers: readonly ResolvedLayer[]): ViewShape[] {
   let stroke = 0
   const shapes = layers.flatMap((resolved) => {
     // all strokes of a layer are alike: one is traced, the others are it turned
@@ -58,112 +106,27 @@ function strokeShapes(resolved: ResolvedLayer): StrokeShape[] {
   const { layer, tip } = resolved
   const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
   const trace = traceStroke(layer.stroke, at, tip.opening)
-  return trace.primitive === 'sheet' ? sheetShapes(resolved, trace) : tubeShapes(resolved, trace)
+  return trace.primitive === 'sheet' ? aimedSheet(resolved, trace) : aimedRope(resolved, trace)
 }
 
 /** Cells along a petal; a stroke that winds right round wants more. */
 const PETAL_STEPS = 16
 const TURN_STEPS = 44
-const U_STEPS = 6
 
-function sheetShapes(
-  { layer, tip }: ResolvedLayer,
-  trace: Extract<Trace, { primitive: 'sheet' }>,
-): StrokeShape[] {
-  const slot = openingSlot(tip.opening)
+function aimedSheet(resolved: ResolvedLayer, trace: Extract<Trace, { primitive: 'sheet' }>): StrokeShape[] {
+  const slot = openingSlot(resolved.tip.opening)
   if (!slot) return []
-  const tSteps = 'turns' in layer.stroke ? TURN_STEPS : PETAL_STEPS
+  const tSteps = 'turns' in resolved.layer.stroke ? TURN_STEPS : PETAL_STEPS
   const { points } = sweepSheet(trace.path, slot, tSteps, U_STEPS)
-  const at = (t: number, u: number) => {
-    const o = (t * (U_STEPS + 1) + u) * 3
-    return [points[o]!, points[o + 1]!] as const
-  }
-  // lying petals overlap in the order they are piped, whatever their rims do; standing ones by how high they reach
-  const { texture } = strokeDefinition(layer.stroke.kind)
-  const lying = texture === 'lying' || texture === 'leaf'
-  const heightMm = lying ? layer.heightMm : meanHeight(points)
-  const strip = (from: number, to: number): number[] => {
-    const edge: number[] = []
-    for (let t = 0; t <= tSteps; t++) edge.push(...at(t, to))
-    for (let u = to - 1; u >= from; u--) edge.push(...at(tSteps, u))
-    for (let t = tSteps - 1; t >= 0; t--) edge.push(...at(t, from))
-    for (let u = from + 1; u < to; u++) edge.push(...at(0, u))
-    return edge
-  }
-  const ridge: number[] = []
-  for (let t = 1; t < tSteps; t++) ridge.push(...at(t, U_STEPS - 2))
-  const area = (role: string, from: number, to: number): StrokeShape => ({
-    kind: 'area',
-    layerId: layer.id,
-    role,
-    heightMm,
-    points: strip(from, to),
-    ridge,
-  })
-  // from above only what lies across the slot shows as two colours; of two faces the inner one is seen
-  const { pattern, roles, border: at_ } = loadDefinition(layer.load.kind).look(layer.load)
-  if (pattern !== 'across' || roles.length < 2)
-    return [area(pattern === 'faces' ? roles[0]! : roles.at(-1)!, 0, U_STEPS)]
-  const border = Math.min(U_STEPS - 1, Math.max(1, Math.round(at_ * U_STEPS)))
-  return [area(roles[1]!, border, U_STEPS), area(roles[0]!, 0, border)]
+  return sheetShapes(resolved, { points, tSteps })
 }
 
-function meanHeight(points: Float64Array): number {
-  let sum = 0
-  for (let o = 2; o < points.length; o += 3) sum += points[o]!
-  return sum / (points.length / 3)
-}
-
-/** Contours drawn of a mound, so that petals around it stand between them. */
-const CONTOURS = 6
-
-/** Something that rises on the spot: a mound as contours from foot to top, a dot as one disc. */
-function discs(path: { x: number; y: number; z: number; r: number }[], mound: boolean) {
-  const { x, y } = path[0]!
-  if (!mound) {
-    const radiusMm = path.reduce((most, p) => Math.max(most, p.r), 0)
-    return [{ x, y, radiusMm, heightMm: path[path.length - 1]!.z }]
-  }
-  return Array.from({ length: CONTOURS }, (_, i) => {
-    const at = path[Math.round((i / CONTOURS) * (path.length - 1))]!
-    return { x, y, radiusMm: at.r, heightMm: at.z }
-  })
-}
-
-/** A rope is cut into this many lengths, so that a later turn is drawn over an earlier one. */
-const ROPE_LENGTHS = 16
-
-function tubeShapes(
-  { layer, tip }: ResolvedLayer,
-  trace: Extract<Trace, { primitive: 'tube' }>,
-): StrokeShape[] {
-  const radius = Math.sqrt(openingArea(tip.opening) / Math.PI)
-  const steps = ROPE_LENGTHS * 4
+function aimedRope(resolved: ResolvedLayer, trace: Extract<Trace, { primitive: 'tube' }>): StrokeShape[] {
+  const radius = Math.sqrt(openingArea(resolved.tip.opening) / Math.PI)
   const frame = newTubeFrame()
-  const path = Array.from({ length: steps + 1 }, (_, i) => {
-    trace.path(i / steps, frame)
+  const path = Array.from({ length: ROPE_STEPS + 1 }, (_, i) => {
+    trace.path(i / ROPE_STEPS, frame)
     return { x: frame.x, y: frame.y, z: frame.z, r: radius * frame.scale }
   })
-  const role = loadRoles(layer.load).at(-1)!
-  const base = { layerId: layer.id, role }
-  const first = path[0]!
-  const last = path[steps]!
-  const widest = path.reduce((most, p) => Math.max(most, p.r), 0)
-  if (Math.hypot(last.x - first.x, last.y - first.y) < widest / 2)
-    return discs(path, strokeDefinition(layer.stroke.kind).squeezed === 'mound').map((disc) => ({
-      ...base,
-      kind: 'disc' as const,
-      ...disc,
-    }))
-  return Array.from({ length: ROPE_LENGTHS }, (_, k) => {
-    const part = path.slice(k * 4, k * 4 + 5)
-    return {
-      ...base,
-      kind: 'rope' as const,
-      points: part.flatMap((p) => [p.x, p.y]),
-      radiusMm: Math.max(0.2, part.reduce((sum, p) => sum + p.r, 0) / part.length),
-      ridged: tip.opening.family === 'star',
-      heightMm: part[0]!.z,
-    }
-  })
+  return ropeShapes(resolved, path)
 }

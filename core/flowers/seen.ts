@@ -1,7 +1,8 @@
 import { strokeDefinition } from '../strokes/index.ts'
 import type { Texture } from '../strokes/stroke.ts'
 import type { ResolvedLayer } from './layers.ts'
-import { planView, type ViewShape } from './planView.ts'
+import { aimedView } from './planView.ts'
+import type { ViewShape } from './strokeShapes.ts'
 
 /** What shows of a flower from above. */
 export interface Seen {
@@ -19,12 +20,12 @@ const CELL_MM = 0.8
 const NOTHING = 0
 
 /**
- * What of each role and texture shows from above: the plan view painted cell by cell, lowest stroke first, and counted.
+ * What of each role and texture shows from above: the view of what is aimed painted cell by cell, lowest stroke first, and counted.
  */
 export function seenFromAbove(layers: readonly ResolvedLayer[]): Seen {
   const known = kept.get(layers)
   if (known) return known
-  const shapes = planView(layers)
+  const shapes = aimedView(layers)
   const grid = gridAround(shapes)
   const textures = new Map(layers.map((l) => [l.layer.id, textureOf(l)]))
   const kinds: { role: string; texture: Texture; mm2: number }[] = []

@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react'
-import type { ViewShape } from '#core/flowers/planView'
+import type { ViewShape } from '#core/flowers/strokeShapes'
 import { Canvas } from './Canvas.tsx'
 import { bounds, type LayerChoice, paintFlower, type RoleColours } from './paintFlower.ts'
 

@@ -1,4 +1,4 @@
-import type { ViewShape } from '#core/flowers/planView'
+import type { ViewShape } from '#core/flowers/strokeShapes'
 import { shade } from './shade.ts'
 
 /** Colours by role id; a role that is missing is drawn in grey. */

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { ViewShape } from '#core/flowers/planView'
+import type { ViewShape } from '#core/flowers/strokeShapes'
 import type { Flower } from '#core/model/flower'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
 import css from './Studio.module.css'
