@@ -2,7 +2,9 @@ import type { Flower } from '../../model/flower.ts'
 import { anemone } from './anemone.ts'
 import { aster } from './aster.ts'
 import { beadBorder } from './beadBorder.ts'
+import { berrySprig } from './berrySprig.ts'
 import { blossom } from './blossom.ts'
+import { budOnStem } from './budOnStem.ts'
 import { cabbageBloom } from './cabbageBloom.ts'
 import { camellia } from './camellia.ts'
 import { carnation } from './carnation.ts'
@@ -26,9 +28,11 @@ import { leafCluster } from './leafCluster.ts'
 import { leafSingle } from './leafSingle.ts'
 import { narcissus } from './narcissus.ts'
 import { nigella } from './nigella.ts'
+import { pansy } from './pansy.ts'
 import { peony } from './peony.ts'
 import { petalLeaf } from './petalLeaf.ts'
 import { poppy } from './poppy.ts'
+import { primrose } from './primrose.ts'
 import { quarteredRose } from './quarteredRose.ts'
 import { raceme } from './raceme.ts'
 import { ranunculus } from './ranunculus.ts'
@@ -45,12 +49,16 @@ import { scabious } from './scabious.ts'
 import { scroll } from './scroll.ts'
 import { seedHead } from './seedHead.ts'
 import { shellBorder } from './shellBorder.ts'
+import { succulent } from './succulent.ts'
+import { sunflower } from './sunflower.ts'
 import { sweetPea } from './sweetPea.ts'
 import { swirl } from './swirl.ts'
 import { thrift } from './thrift.ts'
 import { tulip } from './tulip.ts'
 import { twoRowBlossom } from './twoRowBlossom.ts'
 import { vineWithBuds } from './vineWithBuds.ts'
+import { violet } from './violet.ts'
+import { wheatEar } from './wheatEar.ts'
 import { zigzagBorder } from './zigzagBorder.ts'
 import { zinnia } from './zinnia.ts'
 
@@ -61,6 +69,7 @@ export const catalogueFlowers: readonly Flower[] = [
   quarteredRose,
   roseBud,
   halfRose,
+  budOnStem,
   ribbonRose,
   hellebore,
   scabious,
@@ -76,9 +85,13 @@ export const catalogueFlowers: readonly Flower[] = [
   zinnia,
   aster,
   daisy,
+  sunflower,
   blossom,
   twoRowBlossom,
   heartBloom,
+  primrose,
+  pansy,
+  violet,
   footedBlossom,
   dotBlossom,
   narcissus,
@@ -92,6 +105,7 @@ export const catalogueFlowers: readonly Flower[] = [
   lavender,
   raceme,
   seedHead,
+  wheatEar,
   dropStarFlower,
   rosette,
   swirl,
@@ -101,7 +115,9 @@ export const catalogueFlowers: readonly Flower[] = [
   leafCluster,
   petalLeaf,
   grassTuft,
+  succulent,
   vineWithBuds,
+  berrySprig,
   scroll,
   shellBorder,
   beadBorder,
