@@ -1,6 +1,8 @@
 import type { Flower } from '../../model/flower.ts'
+import { agave } from './agave.ts'
 import { anemone } from './anemone.ts'
 import { aster } from './aster.ts'
+import { ballCactus } from './ballCactus.ts'
 import { beadBorder } from './beadBorder.ts'
 import { berrySprig } from './berrySprig.ts'
 import { blossom } from './blossom.ts'
@@ -14,6 +16,7 @@ import { daisy } from './daisy.ts'
 import { dotBlossom } from './dotBlossom.ts'
 import { dotBorder } from './dotBorder.ts'
 import { dropBorder } from './dropBorder.ts'
+import { dropCluster } from './dropCluster.ts'
 import { dropStarFlower } from './dropStarFlower.ts'
 import { floodedDisc } from './floodedDisc.ts'
 import { footedBlossom } from './footedBlossom.ts'
@@ -26,6 +29,7 @@ import { hydrangea } from './hydrangea.ts'
 import { lavender } from './lavender.ts'
 import { leafCluster } from './leafCluster.ts'
 import { leafSingle } from './leafSingle.ts'
+import { lilac } from './lilac.ts'
 import { narcissus } from './narcissus.ts'
 import { nigella } from './nigella.ts'
 import { pansy } from './pansy.ts'
@@ -37,10 +41,12 @@ import { quarteredRose } from './quarteredRose.ts'
 import { raceme } from './raceme.ts'
 import { ranunculus } from './ranunculus.ts'
 import { ribbonRose } from './ribbonRose.ts'
+import { ropeBorder } from './ropeBorder.ts'
 import { rose } from './rose.ts'
 import { roseBud } from './roseBud.ts'
 import { roseInPlace } from './roseInPlace.ts'
 import { rosette } from './rosette.ts'
+import { rosetteBloom } from './rosetteBloom.ts'
 import { rosetteBorder } from './rosetteBorder.ts'
 import { ruffleBloom } from './ruffleBloom.ts'
 import { ruffleBorder } from './ruffleBorder.ts'
@@ -51,6 +57,7 @@ import { seedHead } from './seedHead.ts'
 import { shellBorder } from './shellBorder.ts'
 import { succulent } from './succulent.ts'
 import { sunflower } from './sunflower.ts'
+import { swagBorder } from './swagBorder.ts'
 import { sweetPea } from './sweetPea.ts'
 import { swirl } from './swirl.ts'
 import { thrift } from './thrift.ts'
@@ -104,10 +111,13 @@ export const catalogueFlowers: readonly Flower[] = [
   hydrangea,
   lavender,
   raceme,
+  lilac,
   seedHead,
   wheatEar,
   dropStarFlower,
+  dropCluster,
   rosette,
+  rosetteBloom,
   swirl,
   floodedDisc,
   leafSingle,
@@ -116,6 +126,8 @@ export const catalogueFlowers: readonly Flower[] = [
   petalLeaf,
   grassTuft,
   succulent,
+  agave,
+  ballCactus,
   vineWithBuds,
   berrySprig,
   scroll,
@@ -125,5 +137,7 @@ export const catalogueFlowers: readonly Flower[] = [
   dotBorder,
   rosetteBorder,
   zigzagBorder,
+  ropeBorder,
+  swagBorder,
   ruffleBorder,
 ]
