@@ -10,7 +10,10 @@ import { budOnStem } from './budOnStem.ts'
 import { cabbageBloom } from './cabbageBloom.ts'
 import { camellia } from './camellia.ts'
 import { carnation } from './carnation.ts'
+import { cherryBlossom } from './cherryBlossom.ts'
 import { chrysanthemum } from './chrysanthemum.ts'
+import { commaLeaves } from './commaLeaves.ts'
+import { cosmos } from './cosmos.ts'
 import { dahlia } from './dahlia.ts'
 import { daisy } from './daisy.ts'
 import { dotBlossom } from './dotBlossom.ts'
@@ -20,7 +23,9 @@ import { dropCluster } from './dropCluster.ts'
 import { dropStarFlower } from './dropStarFlower.ts'
 import { floodedDisc } from './floodedDisc.ts'
 import { footedBlossom } from './footedBlossom.ts'
+import { forgetMeNot } from './forgetMeNot.ts'
 import { funnelLily } from './funnelLily.ts'
+import { gerbera } from './gerbera.ts'
 import { grassTuft } from './grassTuft.ts'
 import { halfRose } from './halfRose.ts'
 import { heartBloom } from './heartBloom.ts'
@@ -30,11 +35,15 @@ import { lavender } from './lavender.ts'
 import { leafCluster } from './leafCluster.ts'
 import { leafSingle } from './leafSingle.ts'
 import { lilac } from './lilac.ts'
+import { lilyOfTheValley } from './lilyOfTheValley.ts'
+import { magnolia } from './magnolia.ts'
 import { narcissus } from './narcissus.ts'
 import { nigella } from './nigella.ts'
+import { notchedBlossom } from './notchedBlossom.ts'
 import { pansy } from './pansy.ts'
 import { peony } from './peony.ts'
 import { petalLeaf } from './petalLeaf.ts'
+import { poinsettia } from './poinsettia.ts'
 import { poppy } from './poppy.ts'
 import { primrose } from './primrose.ts'
 import { quarteredRose } from './quarteredRose.ts'
@@ -50,6 +59,7 @@ import { rosetteBloom } from './rosetteBloom.ts'
 import { rosetteBorder } from './rosetteBorder.ts'
 import { ruffleBloom } from './ruffleBloom.ts'
 import { ruffleBorder } from './ruffleBorder.ts'
+import { ruffledHearts } from './ruffledHearts.ts'
 import { ruffledLeaf } from './ruffledLeaf.ts'
 import { scabious } from './scabious.ts'
 import { scroll } from './scroll.ts'
@@ -65,6 +75,7 @@ import { tulip } from './tulip.ts'
 import { twoRowBlossom } from './twoRowBlossom.ts'
 import { vineWithBuds } from './vineWithBuds.ts'
 import { violet } from './violet.ts'
+import { waterLily } from './waterLily.ts'
 import { wheatEar } from './wheatEar.ts'
 import { zigzagBorder } from './zigzagBorder.ts'
 import { zinnia } from './zinnia.ts'
@@ -88,19 +99,28 @@ export const catalogueFlowers: readonly Flower[] = [
   ranunculus,
   peony,
   camellia,
+  magnolia,
+  waterLily,
   chrysanthemum,
   zinnia,
   aster,
   daisy,
   sunflower,
+  cosmos,
+  gerbera,
+  poinsettia,
   blossom,
+  cherryBlossom,
   twoRowBlossom,
   heartBloom,
+  ruffledHearts,
   primrose,
   pansy,
   violet,
   footedBlossom,
+  notchedBlossom,
   dotBlossom,
+  forgetMeNot,
   narcissus,
   poppy,
   tulip,
@@ -124,12 +144,14 @@ export const catalogueFlowers: readonly Flower[] = [
   ruffledLeaf,
   leafCluster,
   petalLeaf,
+  commaLeaves,
   grassTuft,
   succulent,
   agave,
   ballCactus,
   vineWithBuds,
   berrySprig,
+  lilyOfTheValley,
   scroll,
   shellBorder,
   beadBorder,
