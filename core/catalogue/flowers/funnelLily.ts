@@ -1,6 +1,6 @@
 import { onNail, plain, role, striped } from './build.ts'
 
-/** A one-piece funnel with six points, rolled open, and long stamens. */
+/** A one-piece funnel with six points, rolled open, around a thick spadix. */
 export const funnelLily = onNail(50, {
   id: 'funnel-lily',
   name: 'Funnel lily',
@@ -8,7 +8,7 @@ export const funnelLily = onNail(50, {
   roles: [
     role('petal', 'Funnel', '#f2ead6'),
     role('throat', 'Throat', '#a9b46c'),
-    role('stamen', 'Stamens', '#c99a2e'),
+    role('stamen', 'Spadix', '#c99a2e'),
   ],
   layers: [
     striped('Funnel', ['throat', 'petal', 0.22], 'petal-22', 1, 2, 0.5, {
@@ -22,9 +22,9 @@ export const funnelLily = onNail(50, {
         flow: 1.3,
       },
     }),
-    plain('Stamens', 'stamen', 'round-1-2', 6, 1, 2, {
+    plain('Spadix', 'stamen', 'round-3', 1, 0, 1.4, {
       stiffness: 'medium',
-      stroke: { kind: 'spike', tallMm: 15, leanDeg: 12 },
+      stroke: { kind: 'spike', tallMm: 13, taper: 0.22 },
     }),
   ],
 })

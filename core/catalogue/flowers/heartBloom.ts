@@ -15,10 +15,10 @@ export const heartBloom = onNail(50, {
       stroke: { kind: 'mound', radiusMm: 3.4, topMm: 0, tallMm: 1.4, shape: 'dome' },
     }),
     striped('Left halves', ['throat', 'petal', 0.3], 'petal-13', 5, 0.4, 0.9, {
-      startDeg: -19,
+      startDeg: -9,
       stroke: {
         kind: 'fan',
-        spanDeg: 46,
+        spanDeg: 50,
         outMm: 3.8,
         tiltStartDeg: 4,
         tiltEndDeg: 10,
@@ -30,10 +30,10 @@ export const heartBloom = onNail(50, {
       },
     }),
     striped('Right halves', ['throat', 'petal', 0.3], 'petal-13', 5, 0.4, 1.3, {
-      startDeg: 19,
+      startDeg: 9,
       stroke: {
         kind: 'fan',
-        spanDeg: 46,
+        spanDeg: 50,
         outMm: 3.8,
         tiltStartDeg: 4,
         tiltEndDeg: 10,

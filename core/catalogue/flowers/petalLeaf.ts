@@ -1,6 +1,6 @@
 import { inPlace, plain, role } from './build.ts'
 
-/** A leaf from a straight petal tip: one lying petal, pointed. */
+/** A leaf pulled from a straight petal tip, for whoever has no leaf opening at hand. */
 export const petalLeaf = inPlace({
   id: 'petal-leaf',
   name: 'Leaf from a petal tip',
@@ -10,17 +10,7 @@ export const petalLeaf = inPlace({
   layers: [
     plain('Leaf', 'leaf', 'petal-10', 1, 0, 0.4, {
       stiffness: 'medium',
-      stroke: {
-        kind: 'fan',
-        spanDeg: 48,
-        outMm: 7,
-        tiltStartDeg: 6,
-        tiltEndDeg: 12,
-        curlDeg: 10,
-        lipDeg: -8,
-        point: 1,
-        flow: 1.3,
-      },
+      stroke: { kind: 'leafPull', lengthMm: 18, widthScale: 0.75, liftDeg: 8, trough: 0.2, flow: 1.1 },
     }),
   ],
 })

@@ -1,6 +1,6 @@
 import { onNail, plain, role } from './build.ts'
 
-/** Four broad petals piped as an edge and drawn in with a damp brush, around a ribbed head. */
+/** Four broad petals piped as an edge and drawn in with a damp brush, two smaller ones inside, uneven stamens, the head last. */
 export const poppy = onNail(50, {
   id: 'poppy',
   name: 'Poppy',
@@ -11,39 +11,38 @@ export const poppy = onNail(50, {
     role('stamen', 'Stamens', '#3a3540'),
   ],
   layers: [
-    plain('Outer petals', 'petal', 'petal-17', 2, 0.4, 0.6, {
+    plain('Outer petals', 'petal', 'petal-17', 4, 0.4, 0.6, {
+      startDeg: 45,
       stroke: {
         kind: 'brushDrag',
-        spanDeg: 150,
+        spanDeg: 106,
         rimMm: 19,
         drawMm: 18,
-        tiltMidDeg: 12,
-        flow: 1.6,
+        tiltMidDeg: 10,
+        flow: 1.3,
         ripple: { lengthMm: 9, ampMm: 0.9, power: 1.4 },
       },
     }),
-    plain('Inner petals', 'petal', 'petal-17', 2, 0.4, 1.6, {
-      startDeg: 90,
+    plain('Inner petals', 'petal', 'petal-17', 2, 0.4, 2.4, {
       stroke: {
         kind: 'brushDrag',
-        spanDeg: 140,
-        rimMm: 15,
-        drawMm: 14.5,
-        tiltMidDeg: 26,
-        flow: 1.5,
-        ripple: { lengthMm: 8, ampMm: 0.9, power: 1.4 },
+        spanDeg: 124,
+        rimMm: 13.5,
+        drawMm: 13,
+        tiltMidDeg: 24,
+        flow: 1.3,
+        ripple: { lengthMm: 8, ampMm: 0.8, power: 1.4 },
       },
     }),
-    plain('Head', 'head', 'round-5', 1, 0, 1.2, { stroke: { kind: 'drop', radiusMm: 3, tallMm: 5 } }),
-    plain('Stamens', 'stamen', 'cut-1', 20, 4.6, 2.2, {
-      stiffness: 'soft',
-      startDeg: 0,
-      stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 1 },
+    plain('Long stamens', 'stamen', 'cut-1', 13, 2.6, 2.4, {
+      stiffness: 'medium',
+      stroke: { kind: 'spike', tallMm: 4.6, leanDeg: 58, taper: 0.25 },
     }),
-    plain('Outer stamens', 'stamen', 'cut-1', 20, 6, 2.6, {
-      stiffness: 'soft',
-      startDeg: 9,
-      stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 1 },
+    plain('Short stamens', 'stamen', 'cut-1', 11, 2.4, 2.6, {
+      stiffness: 'medium',
+      startDeg: 12,
+      stroke: { kind: 'spike', tallMm: 3, leanDeg: 40, taper: 0.25 },
     }),
+    plain('Head', 'head', 'round-5', 1, 0, 2, { stroke: { kind: 'drop', radiusMm: 2.6, tallMm: 4.4 } }),
   ],
 })

@@ -44,6 +44,8 @@ export const roseBud = onNail(30, {
         dropMm: 1.2,
         tiltEndDeg: -6,
         tiltMidDeg: 10,
+        overlapMm: 1,
+        endScale: 0.45,
         lipDeg: 42,
         curlDeg: -4,
         flow: 1,

@@ -12,18 +12,19 @@ export const scabious = onNail(50, {
   ],
   layers: [
     plain('Foot', 'petal', 'round-5', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 5, tallMm: 2, shape: 'dome' },
+      stroke: { kind: 'mound', radiusMm: 7, tallMm: 2, shape: 'dome' },
     }),
     plain('Outer petals', 'petal', 'curve-11', 9, 4.2, 0.8, {
       stroke: {
         kind: 'fan',
-        spanDeg: 48,
+        spanDeg: 52,
+        sideMm: 2,
         outMm: 4.4,
         tiltStartDeg: 6,
         tiltEndDeg: 13,
         curlDeg: 14,
         flow: 1.5,
-        ripple: { lengthMm: 5, ampMm: 1.1, power: 1.8 },
+        ripple: { lengthMm: 6, ampMm: 0.7, power: 2 },
       },
     }),
     plain('Inner petals', 'petal', 'curve-8', 8, 3.4, 2.2, {
@@ -36,7 +37,7 @@ export const scabious = onNail(50, {
         tiltEndDeg: 26,
         curlDeg: 10,
         flow: 1.5,
-        ripple: { lengthMm: 4, ampMm: 0.9, power: 1.8 },
+        ripple: { lengthMm: 5, ampMm: 0.6, power: 2 },
       },
     }),
     plain('Cushion', 'cushion', 'round-5', 1, 0, 1.4, {

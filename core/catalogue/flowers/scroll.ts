@@ -12,14 +12,14 @@ export const scroll = inPlace({
       stiffness: 'soft',
       stroke: { kind: 'comma', lengthMm: 22, turnDeg: 120 },
     }),
-    plain('Small comma', 'line', 'round-2', 1, 3, 0, {
+    plain('Small comma', 'line', 'round-2', 1, 6, 0, {
       stiffness: 'soft',
-      startDeg: -14,
+      startDeg: -30,
       stroke: { kind: 'comma', lengthMm: 14, turnDeg: -110, swell: 1.2 },
     }),
-    plain('Hairline', 'line', 'round-1', 1, 4, 0, {
+    plain('Hairline', 'line', 'round-1', 1, 9, 0, {
       stiffness: 'writing',
-      startDeg: 8,
+      startDeg: -4,
       stroke: { kind: 'line', lengthMm: 12 },
     }),
   ],

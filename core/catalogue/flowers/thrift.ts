@@ -14,22 +14,22 @@ export const thrift = inPlace({
     plain('Ball', 'floret', 'round-8', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 7.5, tallMm: 8, shape: 'dome' },
     }),
-    plain('Florets below', 'floret', 'star-5-8', 13, 7, 1.6, {
+    plain('Florets below', 'floret', 'star-6-5', 15, 7, 1.4, {
       stiffness: 'medium',
-      stroke: { kind: 'dropStar', tallMm: 3.4 },
+      stroke: { kind: 'dropStar', tallMm: 3, swell: 1 },
     }),
-    plain('Florets', 'floret', 'star-5-8', 10, 5.6, 4.6, {
+    plain('Florets', 'floret', 'star-6-5', 12, 5.8, 4.4, {
       stiffness: 'medium',
       startDeg: 14,
-      stroke: { kind: 'dropStar', tallMm: 3.4 },
+      stroke: { kind: 'dropStar', tallMm: 3, swell: 1 },
     }),
-    plain('Florets above', 'floret', 'star-5-8', 6, 3.1, 6.8, {
+    plain('Florets above', 'floret', 'star-6-5', 7, 3.4, 6.8, {
       stiffness: 'medium',
-      stroke: { kind: 'dropStar', tallMm: 3.4 },
+      stroke: { kind: 'dropStar', tallMm: 3, swell: 1 },
     }),
-    plain('Top floret', 'floret', 'star-5-8', 1, 0, 7.8, {
+    plain('Top floret', 'floret', 'star-6-5', 1, 0, 7.8, {
       stiffness: 'medium',
-      stroke: { kind: 'dropStar', tallMm: 3.4 },
+      stroke: { kind: 'dropStar', tallMm: 3, swell: 1 },
     }),
   ],
 })

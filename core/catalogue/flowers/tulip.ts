@@ -33,6 +33,8 @@ export const tulip = onNail(40, {
         dropMm: 0.6,
         tiltEndDeg: 0,
         tiltMidDeg: 8,
+        overlapMm: 1,
+        endScale: 0.45,
         lipDeg: -18,
         curlDeg: -8,
         flow: 0.9,
