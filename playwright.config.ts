@@ -1,25 +1,14 @@
-import { chmodSync, mkdtempSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { defineConfig } from '@playwright/test'
-
-const PORT = 4397
-
-// workers read this file too: only the first reading makes a folder
-if (!process.env.KANTEN_E2E_STATE) {
-  process.env.KANTEN_E2E_STATE = mkdtempSync(join(tmpdir(), 'kanten-e2e-'))
-  chmodSync(process.env.KANTEN_E2E_STATE, 0o755)
-}
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  // each with a server of its own: see e2e/bakery.ts
+  workers: 2,
   // generous: a busy machine has been ten times slower than a quiet one
   timeout: 240_000,
   expect: { timeout: 40_000 },
   reporter: 'list',
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
@@ -32,12 +21,5 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-  },
-  webServer: {
-    command: 'node --import tsx server/start.ts --demo',
-    url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT), KANTEN_STATE: process.env.KANTEN_E2E_STATE, DATABASE_URL: '' },
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-    timeout: 180_000,
   },
 })

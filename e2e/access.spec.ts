@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { type APIRequestContext, expect, type Page, test } from '@playwright/test'
+import type { APIRequestContext } from '@playwright/test'
+import { expect, type Page, test } from './bakery.ts'
 
 /** Nothing on any screen that an accessibility check finds. */
 const screens = {

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './bakery.ts'
 
 /** The whole order as one problem: bags searched for, chosen, pinned; and several orders on one bench. */
 

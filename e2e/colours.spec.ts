@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './bakery.ts'
 
 /** From a wish to drops in a bowl, and back when it came out otherwise. */
 

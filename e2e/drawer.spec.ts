@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './bakery.ts'
 
 /** What a bakery owns: openings at true size, bottles by their dabs, a pantry that shortens the shopping list. */
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './bakery.ts'
 
 /** What a user does, in the real interface on the real server and database. */
 

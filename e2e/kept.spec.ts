@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './bakery.ts'
 
 /** Nothing that a person does is lost: typed slowly or quickly, in two places, deleted, reloaded, restored. */
 

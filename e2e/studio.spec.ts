@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './bakery.ts'
 
 /** Making a flower one's own: checks that follow, loads of several colours, files in and out. */
 

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Bag, Plan } from '#core/model/plan'
+import { pairKey } from '#core/plan/keys'
 import { shortOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -19,7 +20,8 @@ import { OPENING_SCALE } from './scale.ts'
 /** What to fill, in this order: every bag drawn with its load and its openings. */
 export function Bags() {
   const { order, workshop, plan, take } = useOrderEditor()
-  const [chosen, setChosen] = useState<number>(1)
+  // by what is in it and its first tip: numbers change with every other plan
+  const [chosen, setChosen] = useState<string | null>(null)
   const weight = useWeight()
   if (!plan) return <Loading what="the plan" />
   if (plan.bags.length === 0)
@@ -28,7 +30,10 @@ export function Bags() {
         <Empty title="No bags yet">Put flowers on a piece, and the bags to fill for them stand here.</Empty>
       </Card>
     )
-  const bag = plan.bags.find((b) => b.number === chosen) ?? plan.bags[0]!
+  const uses = new Map(plan.uses.map((u) => [u.id, u]))
+  const keysOf = (b: Bag) => b.useIds.map((id) => pairKey(uses.get(id)!))
+  const bag = plan.bags.find((b) => chosen !== null && keysOf(b).includes(chosen)) ?? plan.bags[0]!
+  const choose = (b: Bag) => setChosen(keysOf(b)[0] ?? null)
   const advice = plan.advice.filter((a) => ['bag', 'tip', 'drawer'].includes(a.about.kind))
   const names = new Map(plan.colours.map((c) => [c.id, c.name]))
   return (
@@ -46,7 +51,7 @@ export function Bags() {
                 plan={plan}
                 workshop={workshop}
                 selected={b.number === bag.number}
-                select={() => setChosen(b.number)}
+                select={() => choose(b)}
               />
             ))}
           </ul>
@@ -80,7 +85,7 @@ export function Bags() {
         csvHref={props.csvHref}
         rows={props.plan.bags}
         rowKey={(b) => String(b.number)}
-        onRow={(b) => setChosen(b.number)}
+        onRow={choose}
         selectedKey={String(bag.number)}
         columns={[
           { key: 'number', name: 'Bag', value: (b) => b.number, numeric: true },
