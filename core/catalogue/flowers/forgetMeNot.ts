@@ -11,8 +11,8 @@ export const forgetMeNot = inPlace({
       startDeg: 90,
       stroke: {
         kind: 'fan',
-        spanDeg: 74,
-        outMm: 1.4,
+        spanDeg: 66,
+        outMm: 2.6,
         tiltStartDeg: 4,
         tiltEndDeg: 14,
         curlDeg: 14,
