@@ -1,4 +1,5 @@
 import type { FlowerMesh } from '../solids/mesh.ts'
+import { footprintOf } from './footprint.ts'
 
 /** Side of a cell, mm. */
 const CELL_MM = 0.25
@@ -14,13 +15,7 @@ const OUTSIDE = 2
  * each other. What opens outwards, as between the rays of a daisy, is none.
  */
 export function slitsMm2({ positions: p, indices }: Pick<FlowerMesh, 'positions' | 'indices'>): number {
-  let [left, right, low, high] = [0, 0, 0, 0]
-  for (let o = 0; o < p.length; o += 3) {
-    left = Math.min(left, p[o]!)
-    right = Math.max(right, p[o]!)
-    low = Math.min(low, p[o + 1]!)
-    high = Math.max(high, p[o + 1]!)
-  }
+  const { left, right, low, high } = footprintOf(p)
   // a cell all round is outside
   const wide = Math.ceil((right - left) / CELL_MM) + 3
   const tall = Math.ceil((high - low) / CELL_MM) + 3

@@ -1,4 +1,5 @@
 import type { FlowerMesh } from '../solids/mesh.ts'
+import { footprintOf } from './footprint.ts'
 
 /** Side of a column, mm: at 0.25 and at 0.6 the same comes out within a tenth of a percent; and columns across, at the least. */
 const COLUMN_MM = 0.5
@@ -9,13 +10,7 @@ const LEAST_ACROSS = 40
  * length of each that lies inside any of them.
  */
 export function unionVolume({ positions: p, indices }: Pick<FlowerMesh, 'positions' | 'indices'>): number {
-  let [left, right, low, high] = [0, 0, 0, 0]
-  for (let o = 0; o < p.length; o += 3) {
-    left = Math.min(left, p[o]!)
-    right = Math.max(right, p[o]!)
-    low = Math.min(low, p[o + 1]!)
-    high = Math.max(high, p[o + 1]!)
-  }
+  const { left, right, low, high } = footprintOf(p)
   const side = Math.min(COLUMN_MM, Math.max(right - left, high - low) / LEAST_ACROSS)
   if (side === 0) return 0
   const wide = Math.ceil((right - left) / side) + 1

@@ -7,7 +7,7 @@ export const dotBlossom = inPlace({
   level: 'first',
   roles: [role('petal', 'Petals', '#e7d3dc'), role('eye', 'Eye', '#d2a33a')],
   layers: [
-    plain('Petals', 'petal', 'round-3', 5, 2.55, 0, {
+    plain('Petals', 'petal', 'round-3', 5, 2.65, 0, {
       stiffness: 'soft',
       startDeg: 0,
       stroke: { kind: 'dot', radiusMm: 1.6, tallMm: 1.9 },
