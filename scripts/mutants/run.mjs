@@ -32,8 +32,8 @@ const CORE = [
 const rooms = arg('rooms', [...CORE.map((r) => `core/${r}`), 'server'].join(',')).split(',')
 const each = Number(arg('each', '25'))
 const seed = Number(arg('seed', '1'))
-/** A test run that takes so long hangs, which is noticed too, ms. */
-const HANGS_MS = 120_000
+/** So many times as long as without a mistake, and a test run hangs, which is noticed too. */
+const HANGS_TIMES = 4
 
 /** Tests of seconds: run where their own room is tried, and left out elsewhere, which can only lower the figures. */
 const SLOW = [
@@ -59,6 +59,8 @@ for (const part of [
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'))
 
 const random = generator(seed)
+/** How long each test run takes without a mistake, ms, by its filters. */
+const usualMs = new Map()
 const rows = []
 const survivors = []
 try {
@@ -72,6 +74,7 @@ try {
         return mutationsOf(file, readFileSync(join(copy, file), 'utf8')).map((m) => ({ ...m, file }))
       })
     const sample = drawn(all, each)
+    timed(room)
     let noticed = 0
     for (const mutation of sample) {
       const alive = survives(mutation, room)
@@ -98,19 +101,36 @@ function survives({ file, start, end, text }, room) {
   const path = join(copy, file)
   const code = readFileSync(path, 'utf8')
   writeFileSync(path, code.slice(0, start) + text + code.slice(end))
-  const slow = SLOW.filter((f) => !f.startsWith(`${room}/`)).flatMap((f) => ['--exclude', f])
-  const alive = passes([room]) && (room === 'server' || passes(['core/', ...slow]))
+  const alive = runsOf(room).every((filters) => passes(filters, usualMs.get(filters.join(' ')) * HANGS_TIMES))
   writeFileSync(path, code)
   return alive
 }
 
-function passes(filters) {
+/** The test runs a mistake in a room has to pass, narrowest first. */
+function runsOf(room) {
+  if (room === 'server') return [[room]]
+  const slow = SLOW.filter((f) => !f.startsWith(`${room}/`)).flatMap((f) => ['--exclude', f])
+  return [[`${room}/`], ['core/', ...slow]]
+}
+
+/** Runs a room's tests with nothing wrong: how long they take, and that a failure will be the mistake's. */
+function timed(room) {
+  for (const filters of runsOf(room)) {
+    const name = filters.join(' ')
+    if (usualMs.has(name)) continue
+    const start = performance.now()
+    if (!passes(filters)) throw new Error(`${room}: its tests fail before any mistake is made.`)
+    usualMs.set(name, performance.now() - start)
+  }
+}
+
+function passes(filters, timeout) {
   const { status } = spawnSync(
     'npx',
     ['vitest', 'run', ...filters, '--config', 'scripts/mutants/vitest.config.ts', '--bail', '1', '--silent'],
     {
       cwd: copy,
-      timeout: HANGS_MS,
+      timeout,
       killSignal: 'SIGKILL',
       stdio: 'ignore',
       env: { ...process.env, KANTEN_MUTANTS_ROOM: filters[0] },
