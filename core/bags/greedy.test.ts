@@ -57,7 +57,7 @@ function changesWrittenOut(problem: BagProblem, own: readonly number[]): number 
 function joinedByTrying(problem: BagProblem): number[][] {
   const cost = (of: readonly number[]) =>
     problem.bagMinutes(of, of.length > 1) + changesWrittenOut(problem, of) * problem.changeMinutes
-  const fit = (of: readonly number[]) => problem.tips[problem.pairs[of[0]!]!.tip]!.fit
+  const fitted = (of: readonly number[]) => problem.tips[problem.pairs[of[0]!]!.tip]!.fit
   let bags = problem.pairs.map((_, p) => [p])
   for (;;) {
     let best: { saved: number; bags: number[][] } = { saved: 1e-9, bags: [] }
@@ -67,13 +67,13 @@ function joinedByTrying(problem: BagProblem): number[][] {
         const both = [...a, ...b]
         const loads = new Set(both.map((p) => problem.pairs[p]!.load))
         const fits = new Set(both.map((p) => problem.tips[problem.pairs[p]!.tip]!.fit))
-        if (loads.size > 1 || fits.size > 1 || fit(a) === 'none') continue
+        if (loads.size > 1 || fits.size > 1 || fitted(a) === 'none') continue
         if ([...loads].some((l) => problem.loads[l]!.fixed)) continue
         if (both.some((p) => problem.alone.includes(p))) continue
         if (problem.apart.some(([x, y]) => both.includes(x) && both.includes(y))) continue
         const next = [...bags.filter((o) => o !== a && o !== b), both]
-        const coupled = next.filter((o) => o.length > 1 && fit(o) === fit(a)).length
-        if (coupled > problem.couplers[fit(a) as 'standard' | 'large']) continue
+        const coupled = next.filter((o) => o.length > 1 && fitted(o) === fitted(a)).length
+        if (coupled > problem.couplers[fitted(a) as 'standard' | 'large']) continue
         const saved = cost(a) + cost(b) - cost(both)
         if (saved > best.saved) best = { saved, bags: next }
       }
