@@ -8,7 +8,7 @@ export default defineConfig({
   test: {
     root: fileURLToPath(new URL('../..', import.meta.url)),
     include: server ? ['server/**/*.test.ts'] : ['core/**/*.test.ts'],
-    isolate: server,
+    isolate: false,
     globalSetup: server ? ['server/testing/database.ts'] : [],
     testTimeout: 90_000,
     hookTimeout: 90_000,
