@@ -1,6 +1,6 @@
 import { catalogueFlowers } from '#core/catalogue/flowers/index'
 import { starterWorkshop } from '#core/catalogue/starter'
-import { pileLayers } from '#core/flowers/layers'
+import { pileLayers } from '#core/flowers/piled'
 import { fitFlower } from '#core/flowers/resolve'
 import { flowerMesh } from '#core/mesh/flowerMesh'
 import { pile } from '#core/pile/pile'

@@ -1,7 +1,7 @@
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three'
 import { catalogueFlowers } from '#core/catalogue/flowers/index'
 import { starterWorkshop } from '#core/catalogue/starter'
-import { pileLayers } from '#core/flowers/layers'
+import { pileLayers } from '#core/flowers/piled'
 import { measureLayers } from '#core/flowers/measure'
 import { fitFlower } from '#core/flowers/resolve'
 import { bake } from '#core/mesh/bake'

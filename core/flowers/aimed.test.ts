@@ -4,18 +4,25 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import type { Flower } from '../model/flower.ts'
 import { strokeBody } from '../solids/body.ts'
 import { aimedExtent, stretchedExtent } from './aimed.ts'
-import { layerAzimuths, type ResolvedLayer, scaleLayer } from './layers.ts'
+import { type ResolvedLayer, scaleLayer } from './layers.ts'
+import { layerSpots } from './spots.ts'
 
 const resolved = (flower: Flower): ResolvedLayer[] =>
-  flower.layers.map((layer) => ({ layer, tip: starterWorkshop.tips.find((t) => t.id === layer.tipId)! }))
+  flower.layers.map((layer) => ({
+    layer,
+    tip: starterWorkshop.tips.find((t) => t.id === layer.tipId)!,
+    floret: flower.florets.find((f) => f.id === layer.floretId),
+  }))
 
 /** Mean caliper of every stroke's own points, each stroke laid where it belongs, over ever so many directions. */
 function caliperOfPoints(layers: readonly ResolvedLayer[]): number {
-  const points = layers.flatMap(({ layer, tip }) =>
-    layerAzimuths(layer).map((azimuth) =>
-      strokeBody(layer.stroke, { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth }, tip.opening),
-    ),
-  )
+  const points = layers.flatMap((resolved) => {
+    const { layer, tip } = resolved
+    const { stroke, ringMm, heightMm } = layer
+    return layerSpots(resolved, layers).map((spot) =>
+      strokeBody(stroke, { ringMm, heightMm, ...spot }, tip.opening),
+    )
+  })
   const directions = 180
   let sum = 0
   for (let d = 0; d < directions; d++) {

@@ -1,11 +1,13 @@
-import type { Layer } from '../model/flower.ts'
+import { seatedPoints } from '../geometry/seat.ts'
+import type { Spot } from '../places/spot.ts'
 import { strokeBody, strokeLever } from '../solids/body.ts'
 import { FRILL_SWELL, highestSlip, STRAY_UP_MM, WAVER_TILT, WAVER_UP_MM } from '../solids/hand.ts'
-import { type Support, supportAt, supportOf } from '../solids/reach.ts'
+import { supportAt, supportOf } from '../solids/reach.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { type Opening, openingSlot } from '../tips/index.ts'
 import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
-import { layerAzimuths, type ResolvedLayer, scaleLayer } from './layers.ts'
+import { type ResolvedLayer, scaleResolved } from './layers.ts'
+import { layerSpots } from './spots.ts'
 
 /** Where a stroke is highest its hand is seldom at its furthest too; on average over the library so much of it counts. */
 const WAVER_SHARE = 0.65
@@ -23,7 +25,7 @@ interface Reach {
  * matter: see `flowerExtent`.
  */
 export const aimedExtent = (layers: readonly ResolvedLayer[]): Extent =>
-  around(layers.map((resolved) => kept(resolved, keyOf(resolved), () => resolved)))
+  around(layers.map((resolved) => kept(resolved, keyOf(resolved, layers), () => reachOf(resolved, layers))))
 
 /** Lengths that a reach is worked out at when they are stretched are powers of this apart. */
 const STEP = 1.05
@@ -33,24 +35,23 @@ const STEP = 1.05
  * within half a percent, and whoever tries many factors and tips need not work each of them out.
  */
 export function stretchedExtent(layers: readonly ResolvedLayer[]): (factor: number) => Extent {
-  const keyed = layers.map((resolved) => ({ resolved, key: keyOf(resolved) }))
+  const keyed = layers.map((resolved) => ({ resolved, key: keyOf(resolved, layers) }))
   return (factor) => {
     const steps = Math.log(factor) / Math.log(STEP)
     const step = Math.floor(steps)
     const share = (factor / STEP ** step - 1) / (STEP - 1)
     return around(
       keyed.map(({ resolved, key }) => {
-        const at = (n: number) => kept(resolved, `${key} ${n}`, () => scaled(resolved, STEP ** n))
+        const at = (n: number) =>
+          kept(resolved, `${key} ${n}`, () => {
+            const stretched = layers.map((l) => scaleResolved(l, STEP ** n))
+            return reachOf(stretched[layers.indexOf(resolved)]!, stretched)
+          })
         return between(at(step), at(step + 1), share)
       }),
     )
   }
 }
-
-const scaled = ({ layer, tip }: ResolvedLayer, factor: number): ResolvedLayer => ({
-  layer: scaleLayer(layer, factor),
-  tip,
-})
 
 function between(a: Reach, b: Reach, share: number): Reach {
   const mixed = (x: Float64Array, y: Float64Array) => x.map((v, d) => v + share * (y[d]! - v))
@@ -88,42 +89,71 @@ const reaches = new WeakMap<Opening, Map<string, Reach>>()
 const MOST_KEPT = 1000
 
 /** All of a layer that its reach depends on, with the opening that it is kept under. */
-const keyOf = ({ layer }: ResolvedLayer): string =>
-  JSON.stringify([layer.stroke, layer.ringMm, layer.heightMm, layer.count, layer.startDeg, layer.spreadDeg])
+function keyOf(resolved: ResolvedLayer, layers: readonly ResolvedLayer[]): string {
+  const { layer, floret } = resolved
+  const { stroke, ringMm, heightMm, count, startDeg, spreadDeg } = layer
+  // where it stands by itself, its figures say its places in fewer words
+  const plain = layer.at.kind === 'ring' && !floret
+  return JSON.stringify([
+    stroke,
+    ringMm,
+    heightMm,
+    plain ? [count, startDeg, spreadDeg] : layerSpots(resolved, layers),
+  ])
+}
 
-/** The reach of what `of` gives, worked out once for a key. */
-function kept({ tip }: ResolvedLayer, key: string, of: () => ResolvedLayer): Reach {
+/** The reach that `of` works out, once for a key. */
+function kept({ tip }: ResolvedLayer, key: string, of: () => Reach): Reach {
   const ofTip = reaches.get(tip.opening) ?? new Map<string, Reach>()
   reaches.set(tip.opening, ofTip)
   const known = ofTip.get(key)
   if (known) return known
   if (ofTip.size >= MOST_KEPT) ofTip.clear()
-  const reach = reachOf(of())
+  const reach = of()
   ofTip.set(key, reach)
   return reach
 }
 
-function reachOf({ layer, tip }: ResolvedLayer): Reach {
+function reachOf(resolved: ResolvedLayer, layers: readonly ResolvedLayer[]): Reach {
+  const { layer, tip } = resolved
+  const spots = layerSpots(resolved, layers)
   const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
   const points = strokeBody(layer.stroke, at, tip.opening)
-  let topMm = 0
-  for (let o = 2; o < points.length; o += 3) if (points[o]! > topMm) topMm = points[o]!
   const slipMm =
     STRAY_UP_MM +
     WAVER_SHARE * (WAVER_UP_MM + WAVER_TILT * strokeLever(layer.stroke, at, tip.opening)) +
     FRILL_SWELL * ('ripple' in layer.stroke ? (layer.stroke.ripple?.ampMm ?? 0) : 0)
-  return { ...turned(supportOf(points), layer), topMm: topMm + slipMm * highestSlip(layer.count) }
+  const reach = reachAt(points, spots)
+  return { ...reach, topMm: reach.topMm + slipMm * highestSlip(spots.length) }
 }
 
-/** The reach of one stroke at all azimuths of its layer: instead of every stroke the caliper is turned, the other way. */
-function turned(support: Support, layer: Layer): Pick<Reach, 'low' | 'high'> {
+/**
+ * The reach of one stroke, given by points on its surface, at all its spots. Where it stands upright the caliper is turned
+ * instead of the stroke, the other way.
+ */
+function reachAt(points: Float32Array, spots: readonly Spot[]): Reach {
   const low = new Float64Array(DIRECTIONS)
   const high = new Float64Array(DIRECTIONS)
-  for (const azimuth of layerAzimuths(layer))
+  let topMm = 0
+  const asTraced = supportOf(points)
+  for (const { azimuth, seat } of spots) {
+    const leans = seat && seat.lean !== 0
+    const here = leans ? seatedPoints(points, seat, azimuth) : points
+    const support = leans ? supportOf(here) : asTraced
+    const [x, y, z, turn] = leans ? [0, 0, 0, 0] : [seat?.xMm ?? 0, seat?.yMm ?? 0, seat?.zMm ?? 0, azimuth]
+    topMm = Math.max(topMm, z + topOf(here))
     for (let d = 0; d < DIRECTIONS; d++) {
-      const across = (Math.PI * d) / DIRECTIONS - azimuth
-      high[d] = Math.max(high[d]!, supportAt(support, across))
-      low[d] = Math.min(low[d]!, -supportAt(support, across + Math.PI))
+      const angle = (Math.PI * d) / DIRECTIONS
+      const moved = x * Math.cos(angle) + y * Math.sin(angle)
+      high[d] = Math.max(high[d]!, moved + supportAt(support, angle - turn))
+      low[d] = Math.min(low[d]!, moved - supportAt(support, angle - turn + Math.PI))
     }
-  return { low, high }
+  }
+  return { low, high, topMm }
+}
+
+function topOf(points: Float32Array): number {
+  let top = 0
+  for (let o = 2; o < points.length; o += 3) if (points[o]! > top) top = points[o]!
+  return top
 }

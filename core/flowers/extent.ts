@@ -4,8 +4,8 @@ import { skinRoom } from '../pile/swell.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
 import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
-import { pileLayers, type ResolvedLayer } from './layers.ts'
-import { piledFlower } from './piled.ts'
+import type { ResolvedLayer } from './layers.ts'
+import { piledFlower, pileLayers } from './piled.ts'
 
 /**
  * Widths of the pile that the layers make, as a steady hand makes it, and the height at which it comes out.

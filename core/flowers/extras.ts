@@ -1,5 +1,6 @@
 import type { Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
+import { ON_A_RING } from '../places/index.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../strokes/index.ts'
 import { openingSize } from '../tips/index.ts'
 import { scaleLayer } from './layers.ts'
@@ -114,6 +115,8 @@ export function extraLayer(
     heightMm,
     startDeg: 0,
     spreadDeg: 360,
+    at: ON_A_RING,
+    floretId: null,
     mayWait: true,
     loose: true,
     stroke: strokeSchema.parse(laid.stroke),

@@ -1,6 +1,7 @@
 import type { LayerLoad } from '../loads/index.ts'
 import type { Flower, Layer, Role } from '../model/flower.ts'
 import type { PlacedFlower, TwoTone } from '../model/order.ts'
+import { withWhatIsSetOn } from '../model/placeFaults.ts'
 
 /** A flower as one order wants it, and the colours of its roles there, those that the order adds included. */
 export interface FlowerForOrder {
@@ -21,7 +22,8 @@ export function flowerForOrder(flower: Flower, placed: Wishes): FlowerForOrder {
   const { added } = placed
   const toned = Object.entries(placed.twoTone).filter(([role]) => flower.roles.some((r) => r.id === role))
   const hasLayer = (id: string) => flower.layers.some((l) => l.id === id)
-  const left = placed.leftOut.filter(hasLayer)
+  // what is set on a layer goes with it
+  const left = [...withWhatIsSetOn(flower, placed.leftOut.filter(hasLayer))]
   const own = Object.entries(placed.layerColours).filter(([id]) => hasLayer(id))
   if (toned.length + left.length + own.length + added.length === 0) return { flower, colours: placed.colours }
   const colours = {

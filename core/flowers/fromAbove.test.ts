@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { ownSpots } from '../places/index.ts'
 import type { Opening } from '../tips/index.ts'
-import { layerAzimuths } from './layers.ts'
 import { aimedView } from './planView.ts'
 import { seenFromAbove } from './seen.ts'
 import { laid } from './testing.ts'
@@ -21,7 +21,7 @@ const within = (found: number, wanted: number, share = 0.025) =>
 describe('where the strokes of a ring begin', () => {
   it('a full ring leaves no two at one place; an arc has one at each end; one alone is in its middle', () => {
     const at = (count: number, spreadDeg: number, startDeg = 0) =>
-      degrees(layerAzimuths(dot(1, { count, spreadDeg, startDeg }).layer))
+      degrees(ownSpots({ kind: 'ring' }, dot(1, { count, spreadDeg, startDeg }).layer).map((s) => s.azimuth))
     expect(at(4, 360)).toEqual([0, 90, 180, 270])
     expect(at(3, 360, 30)).toEqual([30, 150, 270])
     expect(at(3, 90)).toEqual([-45, 0, 45])

@@ -1,5 +1,6 @@
 import { loadDefinition } from '../loads/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
+import { strokesOf } from '../model/placeFaults.ts'
 import type { Tip } from '../model/tip.ts'
 import { measureStroke } from '../strokes/quantities.ts'
 import type { Placement } from '../strokes/stroke.ts'
@@ -15,6 +16,8 @@ export interface LayerMeasure {
   tipId: string
   volumeMm3: number
   seconds: number
+  /** Strokes of one flower, over all its florets and places. */
+  strokes: number
   /** Share of the layer's icing per role id; sums to 1. */
   shares: { role: string; share: number }[]
 }
@@ -37,11 +40,13 @@ export function measureLayers(flower: Flower, layers: readonly ResolvedLayer[]):
   return layers.map(({ layer, tip }) => {
     const at: Placement = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
     const one = measureStroke(layer.stroke, at, tip.opening)
+    const strokes = strokesOf(flower, layer.id)
     return {
       layerId: layer.id,
       tipId: tip.id,
-      volumeMm3: one.volumeMm3 * layer.count * flower.calibration,
-      seconds: one.seconds * layer.count,
+      volumeMm3: one.volumeMm3 * strokes * flower.calibration,
+      seconds: one.seconds * strokes,
+      strokes,
       shares: layerShares(layer, tip),
     }
   })

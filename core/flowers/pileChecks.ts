@@ -6,8 +6,8 @@ import { skinned } from '../pile/skins.ts'
 import { slitsMm2 } from '../pile/slits.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import type { FlowerCheck } from './checks.ts'
-import { pileLayers, type ResolvedLayer } from './layers.ts'
-import { piledFlower } from './piled.ts'
+import type { ResolvedLayer } from './layers.ts'
+import { piledFlower, pileLayers } from './piled.ts'
 
 /** A flower as it is piled, with what is measured on it once for all checks. */
 interface Piled {

@@ -1,6 +1,18 @@
 import { pile } from '../pile/pile.ts'
-import type { PiledStroke } from '../pile/piled.ts'
-import { pileLayers, type ResolvedLayer } from './layers.ts'
+import type { PiledStroke, PileLayer } from '../pile/piled.ts'
+import type { ResolvedLayer } from './layers.ts'
+import { layerSpots } from './spots.ts'
+
+/** Layers as they are piled. */
+export const pileLayers = (layers: readonly ResolvedLayer[]): PileLayer[] =>
+  layers.map((resolved) => ({
+    stroke: resolved.layer.stroke,
+    opening: resolved.tip.opening,
+    stiffness: resolved.layer.stiffness,
+    ringMm: resolved.layer.ringMm,
+    heightMm: resolved.layer.heightMm,
+    spots: layerSpots(resolved, layers),
+  }))
 
 /** Flowers whose pile is kept: as many as an order has, and those that are being tried beside them. */
 const MOST_KEPT = 60

@@ -1,11 +1,13 @@
 import { sweepSheet } from '../geometry/sheet.ts'
 import { newTubeFrame } from '../geometry/tube.ts'
+import type { Spot } from '../places/spot.ts'
 import { type Laid, type LaidRope, type LaidSheet, ropeRadius } from '../solids/laid.ts'
 import { traceStroke } from '../strokes/quantities.ts'
 import type { Trace } from '../strokes/stroke.ts'
 import { openingArea, openingSlot } from '../tips/index.ts'
-import { layerAzimuths, type ResolvedLayer } from './layers.ts'
+import type { ResolvedLayer } from './layers.ts'
 import { piledFlower } from './piled.ts'
+import { layerSpots } from './spots.ts'
 import {
   ROPE_STEPS,
   type RopePoint,
@@ -73,11 +75,13 @@ function pathOf(rope: LaidRope): RopePoint[] {
 export function aimedView(layers: readonly ResolvedLayer[]): ViewShape[] {
   let stroke = 0
   const shapes = layers.flatMap((resolved) => {
-    // all strokes of a layer are alike: one is traced, the others are it turned
-    const first = strokeShapes(resolved)
-    return layerAzimuths(resolved.layer).flatMap((azimuth) => {
+    // all strokes of a layer are alike: one is traced, the others are it turned, unless they lean
+    const first = strokeShapes(resolved, null)
+    return layerSpots(resolved, layers).flatMap((spot) => {
       const number = stroke++
-      return first.map((shape) => turned(shape, azimuth, number))
+      return spot.seat
+        ? strokeShapes(resolved, spot).map((shape) => ({ ...shape, stroke: number }))
+        : first.map((shape) => turned(shape, spot.azimuth, number))
     })
   })
   return shapes.sort((a, b) => a.heightMm - b.heightMm)
@@ -101,10 +105,11 @@ function turned(shape: StrokeShape, azimuth: number, stroke: number): ViewShape 
   return { ...shape, stroke, points: around(shape.points), ridge: around(shape.ridge) }
 }
 
-/** One stroke at azimuth 0. */
-function strokeShapes(resolved: ResolvedLayer): StrokeShape[] {
+/** One stroke at its spot, or at azimuth 0. */
+function strokeShapes(resolved: ResolvedLayer, spot: Spot | null): StrokeShape[] {
   const { layer, tip } = resolved
-  const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
+  const { azimuth, seat } = spot ?? { azimuth: 0, seat: null }
+  const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth, seat }
   const trace = traceStroke(layer.stroke, at, tip.opening)
   return trace.primitive === 'sheet' ? aimedSheet(resolved, trace) : aimedRope(resolved, trace)
 }

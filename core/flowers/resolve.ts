@@ -6,7 +6,7 @@ import { openingSpan } from '../tips/index.ts'
 import { nearestScaled } from '../tips/standIns.ts'
 import { aimedExtent, isAsWideAsAimed, stretchedExtent } from './aimed.ts'
 import { flowerExtent } from './extent.ts'
-import { type ResolvedLayer, scaleLayer } from './layers.ts'
+import { type ResolvedLayer, scaleResolved } from './layers.ts'
 import { type FlowerMeasure, measureFlower } from './measure.ts'
 import { remembering } from './remembered.ts'
 
@@ -64,7 +64,11 @@ export function fitFlower(flower: Flower, fitting: Fitting, tips: readonly Owned
 }
 
 const ownLayers = (flower: Flower, tips: readonly OwnedTip[]): ResolvedLayer[] =>
-  flower.layers.map((layer) => ({ layer, tip: knownTip(flower, layer.tipId, tips) }))
+  flower.layers.map((layer) => ({
+    layer,
+    tip: knownTip(flower, layer.tipId, tips),
+    floret: flower.florets.find((f) => f.id === layer.floretId),
+  }))
 
 /** Layers with the tips that a scale asks for, or that a person chose, and squeezed as those ask for. */
 function tippedFor(
@@ -74,7 +78,7 @@ function tippedFor(
   chosen: Fitting['tips'],
   tips: readonly OwnedTip[],
 ): ResolvedLayer[] {
-  return own.map(({ layer, tip }) => {
+  return own.map(({ layer, tip, floret }) => {
     const wanted = chosen[layer.id]
     const drawn = tip as OwnedTip
     const next = wanted
@@ -82,12 +86,12 @@ function tippedFor(
       : layer.loose
         ? drawn
         : nextTip(layer, drawn, scale, tips)
-    return { layer: layer.loose ? layer : pressed(layer, drawn, next, scale), tip: next }
+    return { layer: layer.loose ? layer : pressed(layer, drawn, next, scale), tip: next, floret }
   })
 }
 
 const scaledLayers = (layers: readonly ResolvedLayer[], factor: number): ResolvedLayer[] =>
-  layers.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip }))
+  layers.map((resolved) => scaleResolved(resolved, factor))
 
 const firm = ({ layer }: ResolvedLayer) => !layer.loose
 const aimedWidth = (layers: readonly ResolvedLayer[]) => aimedExtent(layers.filter(firm)).diameterMm
@@ -182,12 +186,13 @@ const HALVED = 2
 /** The same layers with their standing petals squeezed so much thinner, as far as a hand can. */
 function thinned(layers: readonly ResolvedLayer[], by: number): ResolvedLayer[] {
   if (by === 1) return [...layers]
-  return layers.map(({ layer, tip }) => {
+  return layers.map((resolved) => {
+    const { layer } = resolved
     const { stroke } = layer
     const thick = strokes[stroke.kind].rests === 'stands' && 'flow' in stroke
     return {
+      ...resolved,
       layer: thick ? { ...layer, stroke: { ...stroke, flow: Math.max(0.4, stroke.flow * by) } } : layer,
-      tip,
     }
   })
 }

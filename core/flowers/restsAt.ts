@@ -1,5 +1,7 @@
+import { seatedPoints } from '../geometry/seat.ts'
 import { strokeTriangles } from '../solids/body.ts'
-import { layerAzimuths, type ResolvedLayer } from './layers.ts'
+import type { ResolvedLayer } from './layers.ts'
+import { layerSpots } from './spots.ts'
 
 /** A foot set down by eye finds the highest icing so near to its ring, mm. */
 const NEAR_MM = 1.2
@@ -13,12 +15,15 @@ const ALONG = 3
 export function restsAt(layers: readonly ResolvedLayer[], ringMm: number): number {
   const lines = plumbLines(ringMm)
   const highest = new Float64Array(SECTORS)
-  for (const { layer, tip } of layers) {
+  for (const resolved of layers) {
+    const { layer, tip } = resolved
     const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
-    const corners = strokeTriangles(layer.stroke, at, tip.opening)
-    for (const azimuth of layerAzimuths(layer)) {
+    const triangles = strokeTriangles(layer.stroke, at, tip.opening)
+    for (const { azimuth, seat } of layerSpots(resolved, layers)) {
+      const corners = seat ? seatedPoints(triangles, seat, azimuth) : triangles
       // instead of turning the stroke, turn the lines back
-      const [cos, sin] = [Math.cos(azimuth), Math.sin(azimuth)]
+      const turn = seat ? 0 : azimuth
+      const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
       const turned = lines.map(({ x, y, sector }) => ({
         x: cos * x + sin * y,
         y: cos * y - sin * x,

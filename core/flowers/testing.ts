@@ -1,5 +1,6 @@
 import type { Layer } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
+import { ON_A_RING } from '../places/index.ts'
 import { strokeSchema } from '../strokes/index.ts'
 import type { Opening } from '../tips/index.ts'
 import type { ResolvedLayer } from './layers.ts'
@@ -36,6 +37,8 @@ export function laid(stroke: object, opening: Opening, more: Partial<Layer> = {}
       heightMm: 0,
       startDeg: 0,
       spreadDeg: 360,
+      at: ON_A_RING,
+      floretId: null,
       ...more,
       stroke: strokeSchema.parse(stroke),
     } as Layer,

@@ -1,4 +1,5 @@
-import { pileLayers, type ResolvedLayer } from '../flowers/layers.ts'
+import type { ResolvedLayer } from '../flowers/layers.ts'
+import { pileLayers } from '../flowers/piled.ts'
 import type { BorderRun } from '../flowers/run.ts'
 import { drawnAs } from '../pile/draw.ts'
 import { pile } from '../pile/pile.ts'

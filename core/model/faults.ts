@@ -2,6 +2,7 @@ import { strokeDefinition } from '../strokes/index.ts'
 import { shortOpening } from '../tips/index.ts'
 import type { Flower, Layer } from './flower.ts'
 import type { Order } from './order.ts'
+import { withWhatIsSetOn } from './placeFaults.ts'
 import type { OwnedTip } from './tip.ts'
 import type { Workshop } from './workshop.ts'
 
@@ -98,7 +99,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
           )
         ids.add(layer.id)
       })
-      if (placed.added.length === 0 && flower.layers.every((l) => placed.leftOut.includes(l.id)))
+      if (placed.added.length === 0 && withWhatIsSetOn(flower, placed.leftOut).size >= flower.layers.length)
         say([...at, 'leftOut'], `Nothing is left of ${flower.name}. Keep a layer, or take the flower off.`)
       // a flower is looked at once, on however many pieces it stands
       const own = ofFlower.get(flower.id) ?? flowerFaults(flower, workshop.tips)

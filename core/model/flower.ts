@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { layerLoadSchema, loadDefinition } from '../loads/index.ts'
+import { ON_A_RING, placesSchema } from '../places/index.ts'
 import { strokeSchema } from '../strokes/index.ts'
+import { placeFaults } from './placeFaults.ts'
 
 /** A part of a flower that has a colour of its own; an order gives each role a colour. */
 export const roleSchema = z.object({
@@ -12,13 +14,8 @@ export const roleSchema = z.object({
 })
 export type Role = z.infer<typeof roleSchema>
 
-/** A stroke repeated around a ring. */
-export const layerSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  tipId: idSchema,
-  stiffness: stiffnessSchema,
-  load: layerLoadSchema,
+/** Where something is set that there are several of: in which way, and how far from each of its places. */
+const set = {
   count: z
     .number()
     .int('Whole strokes only.')
@@ -29,6 +26,36 @@ export const layerSchema = z.object({
   startDeg: z.number().min(-360).max(360).default(0),
   /** Over how much of the ring the strokes are spread; 360 for a full ring. */
   spreadDeg: z.number().min(1).max(360).default(360),
+  /** Round the axis on a ring, or elsewhere; the ring then stands round each of those places. */
+  at: placesSchema.default(ON_A_RING),
+}
+
+/** A whole small flower that is used as one stroke of a larger one: layers of the recipe that are set together. */
+export const floretSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  ...set,
+  count: z
+    .number()
+    .int('Whole florets only.')
+    .min(1, 'At least one floret.')
+    .max(200, 'At most 200 florets.'),
+  /** No two alike: each is turned about itself by up to so much, either way, and leans by up to so much. */
+  looseDeg: z.number().min(0).max(180).default(0),
+  nodsDeg: z.number().min(0).max(60).default(0),
+})
+export type Floret = z.infer<typeof floretSchema>
+
+/** A stroke repeated around a ring, or wherever else it is set. */
+export const layerSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  tipId: idSchema,
+  stiffness: stiffnessSchema,
+  load: layerLoadSchema,
+  ...set,
+  /** The floret that it is part of, by whose places it is repeated; null for the flower's own. */
+  floretId: idSchema.nullable().default(null),
   /** On nails, the layers before it may stand on a batch of squares before it is begun; rows that lean on each other may not. */
   mayWait: z.boolean().default(false),
   /** Takes no part in how wide the flower is made: what one order adds to it. */
@@ -55,6 +82,7 @@ export const flowerSchema = z
     nailMm: z.number().min(20).max(90).nullable(),
     level: z.enum(['first', 'practised', 'skilled']),
     roles: z.array(roleSchema).min(1, 'A flower needs at least one colour role.').max(12),
+    florets: z.array(floretSchema).max(12, 'At most 12 kinds of floret.').default([]),
     layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(40),
     /** Distance from one border unit to the next, mm; null for anything that is not a border. */
     pitchMm: z.number().min(1).max(200).nullable().default(null),
@@ -78,7 +106,8 @@ export const flowerSchema = z
             message: `The flower has no colour role "${role}". Add the role or choose another.`,
           })
     })
-    for (const list of ['roles', 'layers'] as const)
+    for (const { path, message } of placeFaults(flower)) ctx.addIssue({ code: 'custom', path, message })
+    for (const list of ['roles', 'florets', 'layers'] as const)
       flower[list].forEach(({ id }, i) => {
         if (flower[list].findIndex((other) => other.id === id) < i)
           ctx.addIssue({

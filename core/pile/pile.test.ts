@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { pileLayers } from '../flowers/layers.ts'
+import { pileLayers } from '../flowers/piled.ts'
 import { fitFlower } from '../flowers/resolve.ts'
 import { flowerMesh } from '../mesh/flowerMesh.ts'
 import { strokeSchema } from '../strokes/index.ts'
@@ -11,13 +11,13 @@ import { Field, type Nearest } from './field.ts'
 import { pile } from './pile.ts'
 import type { PiledStroke, PileLayer } from './piled.ts'
 import { skinned } from './skins.ts'
-import { insideOutMm2, volumeByThreads } from './testing.ts'
+import { around, insideOutMm2, volumeByThreads } from './testing.ts'
 import { unionVolume } from './union.ts'
 
 const round = (diameterMm: number): Opening => ({ family: 'round', diameterMm })
 const slot: Opening = { family: 'petal', lengthMm: 13, wideMm: 2.2, narrowMm: 0.7 }
 const layer = (stroke: object, opening: Opening, more: Partial<PileLayer> = {}): PileLayer => ({
-  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, azimuths: [0], opening },
+  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, spots: around([0]), opening },
   ...more,
   stroke: strokeSchema.parse(stroke),
 })
@@ -112,7 +112,7 @@ describe('a stroke comes to rest', () => {
   it('a petal leans on the row inside it and does not pass through', () => {
     const arc = { kind: 'petalArc', spanDeg: 120, archMm: 1, dropMm: 0.5, tiltEndDeg: 0, tiltMidDeg: 4 }
     const row = (ringMm: number) =>
-      layer(arc, slot, { ringMm, azimuths: [0, (2 * Math.PI) / 3, (4 * Math.PI) / 3] })
+      layer(arc, slot, { ringMm, spots: around([0, (2 * Math.PI) / 3, (4 * Math.PI) / 3]) })
     const apart = (rows: PileLayer[]) => {
       const strokes = pile(rows, null)
       const each = strokes.reduce((sum, s) => sum + unionVolume(skinned([s])), 0)

@@ -1,3 +1,4 @@
+import type { Spot } from '../places/spot.ts'
 import { type Random, seeded, slip } from '../random.ts'
 import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
 import { type Laid, type LaidSheet, ropeRadius } from '../solids/laid.ts'
@@ -8,7 +9,7 @@ import { measureStroke, strokeCycles } from '../strokes/quantities.ts'
 import { type Placement, radians, type StrokeDefinition } from '../strokes/stroke.ts'
 import { coil } from './coil.ts'
 import { type Bounds, Field } from './field.ts'
-import { PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
+import { type Axis, PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
 import { lieDown, sitDown, standUp, turnIn } from './ropes.ts'
 import { settleSheet } from './sheets.ts'
 import { swell } from './swell.ts'
@@ -41,16 +42,16 @@ const slipsFor = (seed: number, layer: number, index: number) =>
 export function pile(layers: readonly PileLayer[], seed: number | null): PiledStroke[] {
   const planned = layers.map(plan)
   const strokes = layers.flatMap((layer, l) =>
-    layer.azimuths.map((azimuth, index): PiledStroke => {
+    layer.spots.map((spot, index): PiledStroke => {
       const slips = seed === null ? null : slipsFor(seed, l, index)
-      const at = handled(layer, azimuth, slipsOf(slips))
+      const at = handled(layer, spot, slipsOf(slips))
       const aimed = planned[l]!.solid.lay(at, slipsOf(slips))
       return { layer: l, index, at, slips, aimed, laid: fattened(copyOf(aimed), planned[l]!.fatten) }
     }),
   )
   const field = new Field(boundsOf(strokes))
-  for (const { layer, laid } of strokes) settle(field, layers[layer]!, planned[layer]!, laid)
-  const bagMm3 = planned.reduce((sum, p, l) => sum + p.bagMm3 * layers[l]!.azimuths.length, 0)
+  for (const { layer, at, laid } of strokes) settle(field, layers[layer]!, planned[layer]!, laid, axisOf(at))
+  const bagMm3 = planned.reduce((sum, p, l) => sum + p.bagMm3 * layers[l]!.spots.length, 0)
   swell(strokes, bagMm3 * AS_DRAWN)
   return strokes
 }
@@ -81,9 +82,10 @@ function plan({ stroke, opening, ringMm, heightMm }: PileLayer): Planned {
 }
 
 /** Where a hand sets a stroke down that was meant for a place. */
-function handled({ ringMm, heightMm, azimuths }: PileLayer, azimuth: number, random: Random): Placement {
-  const stray = azimuths.length > 1 ? 1 : CARE_WITH_ONE
+function handled({ ringMm, heightMm, spots }: PileLayer, { azimuth, seat }: Spot, random: Random): Placement {
+  const stray = spots.length > 1 ? 1 : CARE_WITH_ONE
   return {
+    seat,
     azimuth: azimuth + radians(STRAY_DEG) * slip(random) * stray,
     ringMm: Math.max(0, ringMm + Math.min(STRAY_MM, ringMm * 0.2) * slip(random)),
     heightMm: heightMm + STRAY_UP_MM * slip(random) * stray,
@@ -107,14 +109,23 @@ export function fattened(laid: Laid[], by: number): Laid[] {
   return laid
 }
 
-function settle(field: Field, layer: PileLayer, { definition, cycles }: Planned, laid: Laid[]): void {
+/** The axis that a stroke stands round: what is in its way pushes it away from there. */
+const axisOf = ({ seat }: Placement): Axis => ({ x: seat?.xMm ?? 0, y: seat?.yMm ?? 0 })
+
+function settle(
+  field: Field,
+  layer: PileLayer,
+  { definition, cycles }: Planned,
+  laid: Laid[],
+  axis: Axis,
+): void {
   const { rests } = definition
   const sheets = laid.filter((b): b is LaidSheet => b.kind === 'sheet')
   const ropes = laid.filter((b) => b.kind === 'rope')
-  for (const sheet of sheets) settleSheet(field, sheet, definition, cycles)
+  for (const sheet of sheets) settleSheet(field, sheet, definition, cycles, axis)
   if (ropes.length === 0) return
   if (rests === 'sits') for (const rope of ropes) sitDown(field, rope)
-  else if (rests === 'rises') standUp(field, ropes)
+  else if (rests === 'rises') standUp(field, ropes, axis)
   else if (rests === 'coils') for (const rope of ropes) coil(field, rope, layer.stiffness)
   else if (rests === 'lies') for (const rope of ropes) lieDown(field, rope, layer.stiffness)
   else for (const rope of ropes) turnIn(field, rope)

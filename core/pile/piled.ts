@@ -1,4 +1,5 @@
 import type { Stiffness } from '../common.ts'
+import type { Spot } from '../places/spot.ts'
 import type { Laid } from '../solids/laid.ts'
 import type { Stroke } from '../strokes/index.ts'
 import type { Placement } from '../strokes/stroke.ts'
@@ -11,8 +12,8 @@ export interface PileLayer {
   stiffness: Stiffness
   ringMm: number
   heightMm: number
-  /** Radians at which its strokes begin, in the order in which they are piped. */
-  azimuths: readonly number[]
+  /** Where its strokes are set, in the order in which they are piped. */
+  spots: readonly Spot[]
 }
 
 /** One stroke as it came to rest. */
@@ -26,6 +27,12 @@ export interface PiledStroke {
   /** As it was aimed, and as it lies now: the same bodies, cut alike. */
   aimed: Laid[]
   laid: Laid[]
+}
+
+/** The upright that a stroke stands round, mm. */
+export interface Axis {
+  x: number
+  y: number
 }
 
 /** Detail at which strokes are piled, whatever they are drawn at: what is claimed must not depend on the picture. */

@@ -1,9 +1,12 @@
 import type { LaidSheet } from '../solids/laid.ts'
 import { BAND_MM, type Field, type Nearest } from './field.ts'
 import { pointAreas, pointsOf, smoothRow, smoothVectors } from './lattice.ts'
+import type { Axis } from './piled.ts'
 
 /** How a sheet gives way to the icing that lies already. */
 export interface Yielding {
+  /** What it stands round: outwards is away from it. */
+  axis: Axis
   /** Deep inside other icing, a petal that stands leans outwards, another is lifted. */
   way: 'outwards' | 'upwards'
   /** How deep it may merge with what lies already, mm, for a point so far across the slot and along the stroke. */
@@ -47,7 +50,7 @@ export function relax(laid: LaidSheet, field: Field, how: Yielding, from: number
   const near: Nearest = { distance: 0, x: 0, y: 0, z: 0 }
   for (let round = 0; round < ROUNDS; round++) {
     const last = round === ROUNDS - 1
-    if (how.sags && round === ROUNDS - 3) seat(laid, field, moved, aimed, from, to)
+    if (how.sags && round === ROUNDS - 3) seat(laid, field, how.axis, moved, aimed, from, to)
     for (let v = first; v < end; v++) {
       const o = v * 3
       const [x, y, z] = [aimed[o]! + moved[o]!, aimed[o + 1]! + moved[o + 1]!, aimed[o + 2]! + moved[o + 2]!]
@@ -62,9 +65,10 @@ export function relax(laid: LaidSheet, field: Field, how: Yielding, from: number
         moved[o + 2]! += STEP * need * near.z
         continue
       }
-      const level = Math.hypot(x, y)
+      const [ax, ay] = [x - how.axis.x, y - how.axis.y]
+      const level = Math.hypot(ax, ay)
       const out = how.way === 'outwards' && level > 0.5
-      const [dx, dy, dz] = out ? [x / level, y / level, 0] : [0, 0, 1]
+      const [dx, dy, dz] = out ? [ax / level, ay / level, 0] : [0, 0, 1]
       const far = wayOut(field, x, y, z, dx, dy, dz, clear)
       moved[o]! += STEP * far * dx
       moved[o + 1]! += STEP * far * dy
@@ -112,6 +116,7 @@ const FURTHEST_IN_MM = 2.5
 function seat(
   { thick, tSteps, uSteps }: LaidSheet,
   field: Field,
+  axis: Axis,
   moved: Float64Array,
   aimed: Float64Array,
   from: number,
@@ -124,20 +129,21 @@ function seat(
     const o = t * row * 3
     const [x, y, z] = [aimed[o]! + moved[o]!, aimed[o + 1]! + moved[o + 1]!, aimed[o + 2]! + moved[o + 2]!]
     const half = thick[t * row]! / 2
-    const level = Math.hypot(x, y)
+    const [ax, ay] = [x - axis.x, y - axis.y]
+    const level = Math.hypot(ax, ay)
     if (z <= half) continue
     const touches = field.at(x, y, z) <= half
     let inwards = 0
     if (!touches) {
       const limit = Math.min(FURTHEST_IN_MM, level - half)
       inwards = FEEL_MM
-      while (inwards < limit && field.at(x - (x / level) * inwards, y - (y / level) * inwards, z) > half)
+      while (inwards < limit && field.at(x - (ax / level) * inwards, y - (ay / level) * inwards, z) > half)
         inwards += FEEL_MM
       if (inwards >= limit) inwards = 0
     }
     ins[t] = inwards
     // along what it leans on, it slides down as far as that lets it
-    const [ix, iy] = [x - (x / level || 0) * inwards, y - (y / level || 0) * inwards]
+    const [ix, iy] = [x - (ax / level || 0) * inwards, y - (ay / level || 0) * inwards]
     let drop = 0
     while (
       drop < FURTHEST_SAG_MM &&
@@ -153,7 +159,7 @@ function seat(
     for (let u = 0; u <= uSteps; u++) {
       const weight = Math.max(0, 1 - u / uSteps / SAGS_UP_TO) ** 1.5
       const o = (t * row + u) * 3
-      const [x, y] = [aimed[o]! + moved[o]!, aimed[o + 1]! + moved[o + 1]!]
+      const [x, y] = [aimed[o]! + moved[o]! - axis.x, aimed[o + 1]! + moved[o + 1]! - axis.y]
       const level = Math.hypot(x, y) || 1
       moved[o]! -= (x / level) * ins[t]! * weight
       moved[o + 1]! -= (y / level) * ins[t]! * weight

@@ -3,6 +3,7 @@ import { type LaidRope, ropeRadius } from '../solids/laid.ts'
 import { depositRope } from './deposit.ts'
 import { BAND_MM, type Field, type Nearest } from './field.ts'
 import { smoothRow } from './lattice.ts'
+import type { Axis } from './piled.ts'
 import { footing, groundUnder } from './support.ts'
 
 /** Height of a lying rope over its width: how far it sinks under its own weight before it holds. */
@@ -79,19 +80,19 @@ const AMONG_OTHERS = 0.5
  * What rises from a foot is lifted or let down as one, so that its foot stands; then it gives way to what it would pass
  * through, outwards where it is deep inside. Lays it in the field.
  */
-export function standUp(field: Field, ropes: readonly LaidRope[]): void {
+export function standUp(field: Field, ropes: readonly LaidRope[], axis: Axis): void {
   const first = ropes[0]!
   const [x, y, foot] = [first.centres[0]!, first.centres[1]!, first.centres[2]!]
   const ground = groundUnder(field, x, y, foot + LOOKS_FROM_MM)
   const lift = Math.max(-FURTHEST_FALL_MM, ground - foot - (ground > 0 ? FOOT_SINKS_MM : 0))
   for (const rope of ropes) {
     for (let t = 0; t < rope.rings; t++) rope.centres[t * 3 + 2]! += lift
-    giveWay(field, rope)
+    giveWay(field, rope, axis)
   }
   for (const rope of ropes) depositRope(field, rope, 0, rope.rings - 1)
 }
 
-function giveWay(field: Field, { centres, scale, rings, outline }: LaidRope): void {
+function giveWay(field: Field, { centres, scale, rings, outline }: LaidRope, axis: Axis): void {
   const radius = ropeRadius({ outline })
   const near: Nearest = { distance: 0, x: 0, y: 0, z: 0 }
   const moved = [0, 1, 2].map(() => new Float64Array(rings))
@@ -104,9 +105,10 @@ function giveWay(field: Field, { centres, scale, rings, outline }: LaidRope): vo
       const foot = Math.max(0, 1 - t / (rings - 1) / AMONG_OTHERS)
       const need = radius * scale[t]! * (1 - LEANS_IN - 2 * foot) - near.distance
       if (need <= 0 || near.distance >= BAND_MM) continue
-      const level = Math.hypot(x, y)
+      const [ax, ay] = [x - axis.x, y - axis.y]
+      const level = Math.hypot(ax, ay)
       const deep = near.distance < -0.3 && level > 0.5
-      const [dx, dy, dz] = deep ? [x / level, y / level, 0] : [near.x, near.y, near.z]
+      const [dx, dy, dz] = deep ? [ax / level, ay / level, 0] : [near.x, near.y, near.z]
       const by = 0.8 * Math.min(need, 2)
       mx[t]! += by * dx
       my[t]! += by * dy

@@ -1,29 +1,30 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { pileLayers } from '../flowers/layers.ts'
+import { pileLayers } from '../flowers/piled.ts'
 import { fitFlower } from '../flowers/resolve.ts'
 import type { Laid } from '../solids/laid.ts'
 import { strokeSchema } from '../strokes/index.ts'
 import type { Opening } from '../tips/index.ts'
 import { pile } from './pile.ts'
 import type { PiledStroke, PileLayer } from './piled.ts'
+import { around } from './testing.ts'
 
 const round = (diameterMm: number): Opening => ({ family: 'round', diameterMm })
 const slot: Opening = { family: 'petal', lengthMm: 13, wideMm: 2.2, narrowMm: 0.7 }
 const layer = (stroke: object, opening: Opening, more: Partial<PileLayer> = {}): PileLayer => ({
-  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, azimuths: [0], opening },
+  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, spots: around([0]), opening },
   ...more,
   stroke: strokeSchema.parse(stroke),
 })
 const DOME = layer({ kind: 'mound', shape: 'dome', radiusMm: 10, tallMm: 7 }, round(6))
 const dots = (ringMm: number, heightMm: number, azimuths: number[]) =>
-  layer({ kind: 'dot', radiusMm: 2, tallMm: 3 }, round(3), { ringMm, heightMm, azimuths })
+  layer({ kind: 'dot', radiusMm: 2, tallMm: 3 }, round(3), { ringMm, heightMm, spots: around(azimuths) })
 const petals = (ringMm: number, heightMm: number, count: number) =>
   layer({ kind: 'petalArc', spanDeg: 70, archMm: 2, dropMm: 1, tiltEndDeg: 10, tiltMidDeg: 30 }, slot, {
     ringMm,
     heightMm,
-    azimuths: Array.from({ length: count }, (_, i) => (2 * Math.PI * i) / count),
+    spots: around(Array.from({ length: count }, (_, i) => (2 * Math.PI * i) / count)),
   })
 
 /** The middle of a stroke's icing: of its sheet's points or of its rope's rings. */
@@ -72,7 +73,10 @@ describe('what is piped', () => {
 
   it('lies the same however the flower is turned on its nail', () => {
     const turn = 0.65
-    const turned = (of: PileLayer): PileLayer => ({ ...of, azimuths: of.azimuths.map((a) => a + turn) })
+    const turned = (of: PileLayer): PileLayer => ({
+      ...of,
+      spots: around(of.spots.map((s) => s.azimuth + turn)),
+    })
     const layers = [DOME, petals(9, 2, 5), dots(3, 7, [0, 2.1, 4.2])]
     const [straight, round] = [pile(layers, null), pile(layers.map(turned), null)]
     // what lies there already is kept on a lattice that does not turn along

@@ -2,6 +2,7 @@ import type { LaidSheet } from '../solids/laid.ts'
 import type { StrokeDefinition } from '../strokes/stroke.ts'
 import { depositSheet } from './deposit.ts'
 import type { Field } from './field.ts'
+import type { Axis } from './piled.ts'
 import { relax, type Yielding } from './relax.ts'
 import { groundUnder } from './support.ts'
 
@@ -21,9 +22,11 @@ export function settleSheet(
   laid: LaidSheet,
   definition: StrokeDefinition,
   cycles: number,
+  axis: Axis,
 ): void {
   const { rests, meets } = definition
   const how: Yielding = {
+    axis,
     way: rests === 'stands' && !definition.walls ? 'outwards' : 'upwards',
     sags: rests === 'stands' && !definition.walls,
     merges: (u, t, thick) => {

@@ -1,3 +1,4 @@
+import type { Spot } from '../places/spot.ts'
 import type { FlowerMesh } from '../solids/mesh.ts'
 
 type Skins = Pick<FlowerMesh, 'positions' | 'indices'>
@@ -80,3 +81,7 @@ export function insideOutMm2({ positions: p, indices }: Skins, cellMm = 0.25): n
   for (const { up } of tops.values()) if (!up) area += cellMm * cellMm
   return area
 }
+
+/** Spots round the axis at these azimuths, radians. */
+export const around = (azimuths: readonly number[]): Spot[] =>
+  azimuths.map((azimuth) => ({ azimuth, seat: null }))

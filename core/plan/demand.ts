@@ -97,7 +97,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
       flowers: total,
       spares: 0,
       practice: 0,
-      strokes: layer.count * total,
+      strokes: measure.strokes * total,
       seconds: measure.seconds * total,
       parts: measure.shares.map(({ role, share }) => ({
         colourId: colours[role] ?? unchosenColourId(flower.id, role),

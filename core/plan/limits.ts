@@ -1,6 +1,7 @@
 import type { Fault } from '../model/faults.ts'
 import type { Flower, Layer } from '../model/flower.ts'
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import { strokesOf } from '../model/placeFaults.ts'
 import type { Workshop } from '../model/workshop.ts'
 
 /**
@@ -40,7 +41,7 @@ export function isModest(order: Order, workshop: Workshop): boolean {
       steps += batchSteps(piece, placed, flower)
       for (const layer of layersOf(placed, flower)) {
         layers += 1
-        strokes += layer.count
+        strokes += (flower && strokesOf(flower, layer.id)) || layer.count
       }
     }
   return layers <= MODEST_LAYERS && strokes <= MODEST_STROKES && steps <= MODEST_BATCH_STEPS

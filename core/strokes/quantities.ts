@@ -1,5 +1,6 @@
-import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
-import { measureTube } from '../geometry/tube.ts'
+import { seatSheet, seatTube, turningOf } from '../geometry/seat.ts'
+import { measureSheet, type SheetFrame, sweepSheet } from '../geometry/sheet.ts'
+import { measureTube, type TubeFrame } from '../geometry/tube.ts'
 import type { Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingSize, openingSlot } from '../tips/index.ts'
 import { type Stroke, strokeDefinition } from './index.ts'
@@ -16,7 +17,26 @@ export function openingFacts(opening: Opening): OpeningFacts {
 
 /** A stroke in place, ready to be measured or drawn. */
 export function traceStroke(stroke: Stroke, at: Placement, opening: Opening): Trace {
-  return strokeDefinition(stroke.kind).trace(stroke, at, openingFacts(opening))
+  const trace = strokeDefinition(stroke.kind).trace(stroke, at, openingFacts(opening))
+  const { seat } = at
+  if (!seat) return trace
+  // its azimuth is about its own axis already
+  const m = turningOf(seat)
+  return trace.primitive === 'sheet'
+    ? {
+        ...trace,
+        path(t: number, out: SheetFrame) {
+          trace.path(t, out)
+          seatSheet(out, seat, m)
+        },
+      }
+    : {
+        ...trace,
+        path(t: number, out: TubeFrame) {
+          trace.path(t, out)
+          seatTube(out, seat, m)
+        },
+      }
 }
 
 /** How often a stroke's path goes round or to and fro, 1 at the least: steps along it are so many times as many. */

@@ -3,17 +3,18 @@ import { type Stroke, type StrokeKind, strokeDefinition } from './index.ts'
 
 /** The same stroke with every length (`…Mm`) multiplied by `factor`; angles, turns and pressures stay. */
 export function scaleStroke<S extends Stroke>(stroke: S, factor: number): S {
-  return scaleLengths(stroke, factor) as S
+  return scaleLengths(stroke, factor)
 }
 
-function scaleLengths(value: unknown, factor: number): unknown {
+/** The same value with every length (`…Mm`) in it multiplied by `factor`. */
+export function scaleLengths<T>(value: T, factor: number): T {
   if (typeof value !== 'object' || value === null) return value
   return Object.fromEntries(
     Object.entries(value).map(([key, inner]) => [
       key,
       typeof inner === 'number' && key.endsWith('Mm') ? inner * factor : scaleLengths(inner, factor),
     ]),
-  )
+  ) as T
 }
 
 /** Figures by which a hand makes a stroke wider or narrower than its opening. */

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import type { Seat } from '../geometry/seat.ts'
 import type { SheetPath } from '../geometry/sheet.ts'
 import type { TubePath } from '../geometry/tube.ts'
 import type { TipFamilyName } from '../tips/index.ts'
@@ -9,6 +10,8 @@ export interface Placement {
   heightMm: number
   /** Radians, counter-clockwise from +x. */
   azimuth: number
+  /** Where that axis stands, if it is not the flower's. */
+  seat?: Seat | null
 }
 
 /** What a stroke needs to know of the opening it is piped through. */

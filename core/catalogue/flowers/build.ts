@@ -1,5 +1,6 @@
 import { loadRoles } from '../../loads/index.ts'
 import type { Flower, Layer, Role } from '../../model/flower.ts'
+import { ON_A_RING } from '../../places/index.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../../strokes/index.ts'
 
 /** A stroke as a recipe writes it: anything with a default may be left out. */
@@ -53,6 +54,8 @@ function layer(
     stiffness: 'stiff',
     startDeg: 0,
     spreadDeg: 360,
+    at: ON_A_RING,
+    floretId: null,
     mayWait: false,
     loose: false,
     ...more,
@@ -102,6 +105,7 @@ export function border(pitchMm: number, flower: FlowerInput): Flower {
 function complete(flower: FlowerInput & Pick<Flower, 'form' | 'setting' | 'nailMm' | 'spoilRate'>): Flower {
   return {
     note: '',
+    florets: [],
     pitchMm: null,
     spread: 0.15,
     calibration: 1,

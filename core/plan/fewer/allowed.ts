@@ -99,9 +99,8 @@ const ratio = (a: number, b: number) => Math.abs(Math.log(Math.max(1e-6, a) / Ma
 const slimness = (t: Tip) => openingArea(t.opening) / openingSize(t.opening)
 
 /** A small mound under everything else: nobody sees through what it was squeezed. */
-function isFoot({ layers, measure }: FittedFlower, layerIndex: number): boolean {
-  const { layer } = layers[layerIndex]!
-  return layerIndex === 0 && measure.layers[0]!.volumeMm3 / layer.count < FOOT_MM3
+function isFoot({ measure }: FittedFlower, layerIndex: number): boolean {
+  return layerIndex === 0 && measure.layers[0]!.volumeMm3 / measure.layers[0]!.strokes < FOOT_MM3
 }
 
 const FOOT_MM3 = 900

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Group, Modal, Select } from '@mantine/core'
 import type { Flower } from '#core/model/flower'
 import { type PlacedFlower, placedFlowerSchema, type TwoTone, twoToneSchema } from '#core/model/order'
+import { withWhatIsSetOn } from '#core/model/placeFaults'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
 import { AddedLayers } from './AddedLayers.tsx'
@@ -86,15 +87,18 @@ export function OwnWay(props: {
       })}
       <h3 className={css.ownHead}>Layers</h3>
       {recipe.layers.map((layer) => {
-        const kept = !placed.leftOut.includes(layer.id)
-        const last = kept && placed.leftOut.length >= recipe.layers.length - 1
+        const chosen = placed.leftOut.includes(layer.id)
+        const carried = !chosen && withWhatIsSetOn(recipe, placed.leftOut).has(layer.id)
+        const without = withWhatIsSetOn(recipe, [...placed.leftOut, layer.id])
+        const last = !chosen && !carried && without.size >= recipe.layers.length
+        const why = carried ? ' (set on what is left out)' : last ? ' (something has to stay)' : ''
         return (
           <Checkbox
             key={layer.id}
             mb={8}
-            label={`${layer.name}${last ? ' (something has to stay)' : ''}`}
-            checked={kept}
-            disabled={last}
+            label={`${layer.name}${why}`}
+            checked={!chosen && !carried}
+            disabled={last || carried}
             onChange={(e) => {
               const keep = e.currentTarget.checked
               onChange((now) => ({
