@@ -1,8 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
-import { layerSchema } from '../model/flower.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import type { LayerLoad } from '../loads/index.ts'
+import { flowerFaults } from '../model/faults.ts'
+import { flowerSchema, layerSchema } from '../model/flower.ts'
 import { type StrokeKind, strokes } from '../strokes/index.ts'
-import { insertLayer, moveLayer, removeLayer, startingLayer } from './edit.ts'
+import { blankFlower } from './blank.ts'
+import {
+  changeLayer,
+  duplicateLayer,
+  insertLayer,
+  moveLayer,
+  moveLayerTo,
+  removeLayer,
+  startingLayer,
+} from './edit.ts'
+import { addFloret, floretWidth, putInFloret, removeFloret, resizeFloret } from './florets.ts'
+import { fitFlower } from './resolve.ts'
+import { changeRole, layersOfRole, mergeRole } from './roles.ts'
 
 const daisy = catalogueFlowers.find((f) => f.id === 'daisy')!
 const names = (f: typeof daisy) => f.layers.map((l) => l.name)
@@ -24,3 +39,110 @@ describe('changing a flower’s layers', () => {
     expect(removeLayer(single, daisy.layers[0]!.id)).toBe(single)
   })
 })
+
+const at = (layerId: string) => ({ kind: 'layer', layerId, at: 'ends' }) as const
+const [first, second] = daisy.layers.map((l) => l.id) as [string, string]
+const standsOn = (f: typeof daisy, id: string) => f.layers.find((l) => l.id === id)!.at
+
+describe('what is set on another layer', () => {
+  const carried = changeLayer(daisy, second, { at: at(first) })
+
+  it('stays after it, and stands on a ring once it is gone', () => {
+    expect(moveLayer(carried, second, -1)).toBe(carried)
+    expect(moveLayerTo(carried, first, daisy.layers.length - 1)).toBe(carried)
+    expect(names(moveLayerTo(daisy, first, 1)).slice(0, 2)).toEqual(names(daisy).slice(0, 2).reverse())
+    expect(standsOn(removeLayer(carried, first), second)).toEqual({ kind: 'ring' })
+    expect(standsOn(removeLayer(carried, second), first)).toEqual({ kind: 'ring' })
+  })
+
+  it('is set on the first of two alike', () => {
+    const twice = duplicateLayer(carried, first, 'again')
+    expect(twice.layers.map((l) => l.id).slice(0, 3)).toEqual([first, 'again', second])
+    expect(standsOn(twice, second)).toEqual(at(first))
+    expect(flowerSchema.safeParse(twice).success).toBe(true)
+  })
+})
+
+describe('florets', () => {
+  let ids = 0
+  const newId = () => `new-${ids++}`
+  const primrose = catalogueFlowers.find((f) => f.id === 'primrose')!
+  const tips = starterWorkshop.tips
+
+  it('a whole flower is taken in: its layers, its colours, and none twice', () => {
+    const both = addFloret(daisy, primrose, newId)!
+    expect(flowerSchema.parse(both).layers).toHaveLength(daisy.layers.length + primrose.layers.length)
+    expect(both.florets).toMatchObject([{ name: 'Primrose', count: 5 }])
+    const roleNames = both.roles.map((r) => r.name.toLowerCase())
+    expect(new Set(roleNames).size).toBe(roleNames.length)
+    const twice = addFloret(both, primrose, newId)!
+    expect(twice.roles).toEqual(both.roles)
+    expect(flowerSchema.safeParse(twice).success).toBe(true)
+  })
+
+  it('is told by its own figures when it stands alone, and is as wide as it is made', () => {
+    const both = addFloret(daisy, primrose, newId)!
+    const { id } = both.florets[0]!
+    const alone = fitFlower(primrose, { sizeMm: null, tips: {} }, tips).measure
+    expect(floretWidth(both, id, tips)).toBeCloseTo(alone.diameterMm, 6)
+    const small = resizeFloret(both, id, alone.diameterMm * 0.7, tips)
+    expect(floretWidth(small, id, tips) / (alone.diameterMm * 0.7)).toBeCloseTo(1, 1)
+    expect(small.layers.slice(0, daisy.layers.length)).toEqual(both.layers.slice(0, daisy.layers.length))
+    expect(flowerSchema.safeParse(small).success).toBe(true)
+  })
+
+  it('is begun from a layer, joined by another, and gone with its last; what stood on what moved stands on a ring', () => {
+    const one = putInFloret(changeLayer(daisy, second, { at: at(first) }), first, 'f')
+    expect(one.florets).toMatchObject([{ id: 'f' }])
+    expect(standsOn(one, second)).toEqual({ kind: 'ring' })
+    const two = putInFloret(one, second, 'f')
+    expect(two.layers.filter((l) => l.floretId === 'f')).toHaveLength(2)
+    expect(putInFloret(putInFloret(two, first, null), second, null).florets).toEqual([])
+    expect(removeFloret(two, 'f').layers.map((l) => l.id)).not.toContain(first)
+    const all = daisy.layers.reduce((f, l) => putInFloret(f, l.id, 'f'), daisy)
+    expect(removeFloret(all, 'f')).toBe(all)
+  })
+})
+
+describe('parts', () => {
+  const role = (id: string) => ({ id, name: id, hex: '#aabbcc' })
+  const three = { ...daisy, roles: [role('a'), role('b'), role('c')] }
+  const loaded = (load: LayerLoad) =>
+    mergeRole({ ...three, layers: [{ ...daisy.layers[0]!, load }] }, 'b', 'a').layers[0]!.load
+
+  it('joined are one: what had both in one bag is filled plainly, three tones become two', () => {
+    expect(loaded({ kind: 'plain', role: 'b' })).toEqual({ kind: 'plain', role: 'a' })
+    expect(loaded({ kind: 'striped', wideEnd: 'b', rest: 'a', border: 0.3 })).toEqual({
+      kind: 'plain',
+      role: 'a',
+    })
+    expect(loaded({ kind: 'halves', inner: 'b', outer: 'c' })).toEqual({
+      kind: 'halves',
+      inner: 'a',
+      outer: 'c',
+    })
+    expect(loaded({ kind: 'layered', tones: ['a', 'b', 'c'] })).toEqual({
+      kind: 'layered',
+      tones: ['a', 'c'],
+    })
+    expect(mergeRole(three, 'b', 'a').roles.map((r) => r.id)).toEqual(['a', 'c'])
+  })
+
+  it('changed keep their id, and say which layers they colour', () => {
+    const changed = changeRole(three, 'b', { name: 'Heart' })
+    expect(changed.roles[1]).toEqual({ id: 'b', name: 'Heart', hex: '#aabbcc' })
+    const own = { ...three, layers: [{ ...daisy.layers[0]!, load: { kind: 'plain' as const, role: 'b' } }] }
+    expect([layersOfRole(own, 'b').length, layersOfRole(own, 'a').length]).toEqual([1, 0])
+  })
+})
+
+it.each(['flower', 'leaf', 'vine', 'border'] as const)(
+  'a blank %s can be stored, piped and measured',
+  (form) => {
+    const blank = blankFlower(form, 'New', 'own-1')
+    const { measure } = fitFlower(blank, { sizeMm: null, tips: {} }, starterWorkshop.tips)
+    expect(measure.volumeMm3).toBeGreaterThan(0)
+    expect(blank).toMatchObject({ form, source: 'own', layers: [{ count: 1 }] })
+    expect(flowerFaults(blank, starterWorkshop.tips)).toEqual([])
+  },
+)

@@ -1,12 +1,14 @@
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
+import { placeFaults } from '../model/placeFaults.ts'
+import { ON_A_RING } from '../places/index.ts'
 import type { StrokeKind } from '../strokes/index.ts'
 
 /** A layer of a stroke to begin from: as the library's first flower with that stroke has it, in the given role. */
 export function startingLayer(kind: StrokeKind, role: string, id: string): Layer {
   for (const flower of catalogueFlowers) {
     const like = flower.layers.find((l) => l.stroke.kind === kind)
-    if (like) return { ...like, id, load: { kind: 'plain', role } }
+    if (like) return { ...like, id, load: { kind: 'plain', role }, at: ON_A_RING, floretId: null }
   }
   throw new RangeError(`The library has no flower with the stroke "${kind}".`)
 }
@@ -22,16 +24,47 @@ export function insertLayer(flower: Flower, layer: Layer, afterId: string | null
   return { ...flower, layers: flower.layers.toSpliced(at, 0, layer) }
 }
 
-/** The flower without a layer; a flower keeps its last one. */
+/** The same layer once more, after the first. */
+export function duplicateLayer(flower: Flower, id: string, newId: string): Flower {
+  const layer = flower.layers.find((l) => l.id === id)
+  return layer ? insertLayer(flower, { ...layer, id: newId }, id) : flower
+}
+
+/** The flower without a layer; a flower keeps its last one. What was set on it stands on a ring. */
 export function removeLayer(flower: Flower, id: string): Flower {
   const layers = flower.layers.filter((l) => l.id !== id)
-  return layers.length > 0 ? { ...flower, layers } : flower
+  return layers.length > 0 ? standing({ ...flower, layers }) : flower
 }
 
 /** The flower with a layer moved so many places later (or earlier); at the ends it stays. */
 export function moveLayer(flower: Flower, id: string, by: number): Flower {
   const from = flower.layers.findIndex((l) => l.id === id)
-  const to = Math.min(flower.layers.length - 1, Math.max(0, from + by))
+  return moveLayerTo(flower, id, Math.min(flower.layers.length - 1, Math.max(0, from + by)))
+}
+
+/**
+ * The flower with a layer moved to a place among the others. What is set on a layer stays after it, and what carries
+ * others before them: where that would be broken, nothing is moved.
+ */
+export function moveLayerTo(flower: Flower, id: string, to: number): Flower {
+  const from = flower.layers.findIndex((l) => l.id === id)
   if (from < 0 || from === to) return flower
-  return { ...flower, layers: flower.layers.toSpliced(from, 1).toSpliced(to, 0, flower.layers[from]!) }
+  const layers = flower.layers.toSpliced(from, 1).toSpliced(to, 0, flower.layers[from]!)
+  const moved = { ...flower, layers }
+  return placeFaults(moved).length > 0 ? flower : moved
+}
+
+/** The same flower with everything on a ring that was set on what is not there any more, and no floret without a layer. */
+export function standing(flower: Flower): Flower {
+  const florets = flower.florets.filter((f) => flower.layers.some((l) => l.floretId === f.id))
+  const kept = florets.length === flower.florets.length ? flower : { ...flower, florets }
+  const astray = new Set(
+    placeFaults(kept).flatMap(({ path: [list, i, field] }) =>
+      field === 'at' ? [kept[list as 'layers' | 'florets'][i as number]!.id] : [],
+    ),
+  )
+  if (astray.size === 0) return kept
+  const upright = <T extends { id: string }>(set: T): T =>
+    astray.has(set.id) ? { ...set, at: ON_A_RING } : set
+  return { ...kept, florets: kept.florets.map(upright), layers: kept.layers.map(upright) }
 }

@@ -33,6 +33,18 @@ export function loadRoles(load: LayerLoad): string[] {
     .map((r) => r.role)
 }
 
+/** The same load with every role it names replaced. */
+export function withRoles(load: LayerLoad, replaced: (role: string) => string): LayerLoad {
+  const next = structuredClone(load)
+  for (const { path, role } of loadDefinition(load.kind).roles(load)) {
+    const holder = path
+      .slice(0, -1)
+      .reduce((at, key) => at[key] as never, next as never as Record<string, unknown>)
+    holder[path.at(-1)!] = replaced(role)
+  }
+  return next
+}
+
 /** A load of another kind made of the roles of this one, others of the flower where it needs more. */
 export function loadOfKind(kind: LoadKind, load: LayerLoad, roles: readonly string[]): LayerLoad {
   const own = loadRoles(load)

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { type StrokeKind, strokeDefinition } from './index.ts'
 
-/** A figure of a stroke that a person can set. */
-export interface StrokeField {
+/** A figure of a stroke, or of where it is set, that a person can set. */
+export interface FigureField {
   key: string
   /** The bench word for it. */
   words: string
@@ -10,6 +10,13 @@ export interface StrokeField {
   min: number
   max: number
   step: number
+}
+
+/** One of a few ways. */
+export interface ChoiceField {
+  key: string
+  words: string
+  choices: readonly string[]
 }
 
 /** Bench words for parameters; strokes that share a parameter share its word. */
@@ -64,10 +71,17 @@ const words: Record<string, string> = {
 }
 
 /** The numeric figures of a stroke with their ranges, read from its own schema. */
-export function strokeFields(kind: StrokeKind): StrokeField[] {
-  const { properties = {} } = z.toJSONSchema(strokeDefinition(kind).schema, { io: 'input' })
-  return Object.entries(properties).flatMap(([key, property]) => {
-    if (typeof property !== 'object' || (property.type !== 'number' && property.type !== 'integer')) return []
+export const strokeFields = (kind: StrokeKind): FigureField[] =>
+  figureFields(strokeDefinition(kind).schema, words)
+
+/** What of a stroke is one of a few ways. */
+export const strokeChoices = (kind: StrokeKind): ChoiceField[] =>
+  choiceFields(strokeDefinition(kind).schema, { shape: 'shape' })
+
+/** The figures that a schema asks for, with their ranges. */
+export function figureFields(schema: z.ZodObject, said: Readonly<Record<string, string>>): FigureField[] {
+  return propertiesOf(schema).flatMap(([key, property]) => {
+    if (property.type !== 'number' && property.type !== 'integer') return []
     const { minimum = 0, maximum = 100 } = property
     const unit = key.endsWith('Mm') ? ('mm' as const) : key.endsWith('Deg') ? ('°' as const) : ('' as const)
     const step =
@@ -78,6 +92,18 @@ export function strokeFields(kind: StrokeKind): StrokeField[] {
           : maximum - minimum > 4
             ? 0.1
             : 0.05
-    return [{ key, words: words[key] ?? key, unit, min: minimum, max: maximum, step }]
+    return [{ key, words: said[key] ?? key, unit, min: minimum, max: maximum, step }]
   })
 }
+
+/** What a schema asks for that is one of a few ways. */
+export function choiceFields(schema: z.ZodObject, said: Readonly<Record<string, string>>): ChoiceField[] {
+  return propertiesOf(schema).flatMap(([key, property]) =>
+    property.enum ? [{ key, words: said[key] ?? key, choices: property.enum.map(String) }] : [],
+  )
+}
+
+const propertiesOf = (schema: z.ZodObject) =>
+  Object.entries(z.toJSONSchema(schema, { io: 'input' }).properties ?? {}).flatMap(([key, property]) =>
+    typeof property === 'object' ? [[key, property] as const] : [],
+  )
