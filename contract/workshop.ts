@@ -82,6 +82,13 @@ export const workshopEndpoints = {
     answer: saved,
     versioned: true,
   }),
+  createFlower: endpoint({
+    method: 'post',
+    path: '/flowers',
+    summary: 'Begin a flower of your own from nothing',
+    body: flowerSchema.pick({ form: true }),
+    answer: flowerSchema,
+  }),
   copyFlower: endpoint({
     method: 'post',
     path: '/flowers/:id/copy',

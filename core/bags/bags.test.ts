@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { anneal, search } from './anneal.ts'
 import { arrangementFaults } from './check.ts'
-import { exact } from './exact.ts'
+import { exact, leastCost } from './exact.ts'
 import { greedy, inOrder, onePerPair } from './greedy.ts'
 import { instance } from './instances.ts'
-import type { BagProblem, Job } from './problem.ts'
+import type { BagProblem, Group, Job } from './problem.ts'
 import { simulate } from './simulate.ts'
 
 /** Two tips on one load, worked by hand. */
@@ -78,10 +78,45 @@ describe('working an arrangement through', () => {
     })
     expect(simulate(problem, greedy(problem)).missing).toBe(0)
   })
+  it('washes a tip twice for every flower on a nail that wants it in two colours, and the proof counts the same', () => {
+    // the first flower finds it clean: one wash; four more take it back and give it again
+    const problem = oneTip([nail([0, 1], 5)])
+    const lent = [0, 1].map((p) => ({ pairs: [p], coupler: true }))
+    const { minutes } = simulate(problem, { groups: lent, sequence: [0] })
+    expect(minutes).toBeCloseTo(2 * 5 + 9 * 1 + 8 * 0.7, 9)
+    expect(exact(problem, minutes + 0.01)).toMatchObject({ minutes: expect.closeTo(minutes, 9) })
+  })
   it('keeps a tip that is wanted once from being washed', () => {
     const problem = oneTip([stage(0), stage(1)])
     const once = { ...problem, tips: [{ ...problem.tips[0]!, once: true }] }
     expect(simulate(once, { groups: onePerPair(once), sequence: [0, 1] }).missing).toBe(1)
+  })
+})
+
+describe('what bags cost at the least, by hand', () => {
+  const problem = two([nail([0, 1], 10), stage(0)])
+  it('one bag for both tips: filled, ten changes out and nine back', () => {
+    expect(leastCost(problem, shared)).toBeCloseTo(5 + 19 * 0.7, 9)
+  })
+  it('one bag over a tray: one change for its second tip', () => {
+    expect(leastCost(two([stage(0), stage(1)]), shared)).toBeCloseTo(5 + 0.7, 9)
+  })
+  it('a bag each: filled, and nothing else', () => {
+    expect(leastCost(problem, onePerPair(problem))).toBeCloseTo(8, 9)
+  })
+  it('a tip that two bags want is washed once for every bag beyond its copies', () => {
+    const colours = [0, 1, 2].map((load) => ({ load, tip: 0 }))
+    const wanted = (copies: number) =>
+      two(
+        [0, 1, 2].map((p) => stage(p)),
+        {
+          pairs: colours,
+          loads: colours.map(() => ({ fixed: false })),
+          tips: [{ copies, fit: 'standard', once: false }],
+        },
+      )
+    const cost = (copies: number) => leastCost(wanted(copies), onePerPair(wanted(copies)))
+    expect([cost(1), cost(2), cost(3)]).toEqual([12 + 2, 12 + 1, 12])
   })
 })
 
@@ -125,6 +160,25 @@ describe('the checker', () => {
     expect(faults({ groups: best.groups.slice(1) })).toContain('on no bag')
     expect(faults({ sequence: inOrder(problem).reverse() })).toContain('is done before')
     expect(faults({ sequence: best.sequence.slice(1) })).toContain('left out')
+  })
+  it('names bags, jobs and tips as a person counts them', () => {
+    const after = two([stage(0), stage(1, [0])])
+    const told = (groups: Group[], sequence = [0, 1]) => arrangementFaults(after, { groups, sequence })
+    const [first, second] = onePerPair(after) as [Group, Group]
+    expect(told([first, second], [1, 0])).toEqual(['Job 2 is done before job 1.'])
+    expect(told([first, { ...second, pairs: [1] }, { pairs: [0, 1], coupler: false }])[1]).toBe(
+      'Bag 3 changes tips without a coupler.',
+    )
+    const striped = two([stage(0), stage(1)], { loads: [{ fixed: true }] })
+    expect(
+      arrangementFaults(striped, { groups: [first, { ...second, coupler: true }], sequence: [0, 1] }),
+    ).toEqual(['Bag 2 is striped and its tip must stay fixed.'])
+    const cut = two([stage(0), stage(1)], {
+      tips: [first, second].map(() => ({ copies: 1, fit: 'none', once: false })),
+    })
+    expect(
+      arrangementFaults(cut, { groups: [{ ...first, coupler: true }, second], sequence: [0, 1] }),
+    ).toContain('Bag 1 is cut and takes no coupler.')
   })
 })
 

@@ -107,16 +107,13 @@ function changesOf(problem: BagProblem, sequence: readonly number[], pairs: read
   let changes = 0
   for (const j of sequence) {
     const job = problem.jobs[j]!
-    let first = -1
     let once = 0
     for (const p of job.pairs) {
       if (!own.has(p)) continue
       const { tip } = problem.pairs[p]!
-      if (first < 0) first = tip
       if (mounted >= 0 && mounted !== tip) once++
       mounted = tip
     }
-    if (first < 0) continue
     changes += once
     if (job.repeats > 1) {
       // every further flower goes through the same changes, and back to the first tip

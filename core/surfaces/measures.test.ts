@@ -181,3 +181,12 @@ describe('what is asked of a piece', () => {
       }
   })
 })
+
+it('a tier is the top one until somebody says what stands on it: nothing of it is covered', () => {
+  const { schema, coatAreaMm2, crumbCoatAreaMm2, topAcrossMm } = surfaces.tier
+  const top = schema.parse({ kind: 'tier', diameterMm: 150, heightMm: 100 })
+  expect(schema.parse({ ...top, coveredMm: 0 })).toEqual(top)
+  expect(top.coveredMm).toBe(0)
+  expect(coatAreaMm2(top)).toBe(crumbCoatAreaMm2?.(top))
+  expect(topAcrossMm(top)).toBe(150)
+})

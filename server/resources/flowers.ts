@@ -3,9 +3,10 @@ import { Router } from 'express'
 import { workshopEndpoints as endpoints } from '#contract/workshop'
 import { readFlowerFile, writeFlowerFile } from '#core/files/flowerFile'
 import { takeInFlower } from '#core/files/takeIn'
+import { blankFlower } from '#core/flowers/blank'
 import { flowerFaults } from '#core/model/faults'
 import { flowerSchema } from '#core/model/flower'
-import { copyName } from '#core/model/names'
+import { copyName, distinctName } from '#core/model/names'
 import type { AppContext } from '../app.ts'
 import { FlowerRow, TipRow } from '../entities/workshop.ts'
 import { invalid, notFound } from '../http/problems.ts'
@@ -50,6 +51,14 @@ export function flowerRoutes({ orm }: AppContext): Router {
     })
     em.create(FlowerRow, { id: copy.id, spec: copy })
     return copy
+  })
+
+  route(router, orm, endpoints.createFlower, async ({ em, body }) => {
+    const { workshop } = await currentWorkshop(em)
+    const taken = workshop.flowers.map((f) => f.name)
+    const blank = blankFlower(body.form, distinctName(`New ${body.form}`, taken), `own-${randomUUID()}`)
+    em.create(FlowerRow, { id: blank.id, spec: storable(flowerSchema, blank) })
+    return blank
   })
 
   route(router, orm, endpoints.exportFlower, async ({ em, param, res }) => {

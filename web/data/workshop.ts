@@ -77,6 +77,10 @@ export const removeIcing = (id: string) => remove('icing', '/icings', id)
 export const copyFlower = (id: string) =>
   settled(() => api<Flower>(`/flowers/${id}/copy`, { method: 'POST' }))
 
+/** Begins a flower of our own from nothing. */
+export const createFlower = (form: Flower['form']) =>
+  settled(() => api<Flower>('/flowers', { method: 'POST', body: JSON.stringify({ form }) }))
+
 /** Takes a flower file in and returns the flower as it is now the bakery's own. */
 export const importFlower = (text: string) =>
   andReload(api<Flower>('/flowers/import', { method: 'POST', body: text }))

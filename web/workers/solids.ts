@@ -37,8 +37,9 @@ export function solidOf(
     kept.set(key, known)
     return known
   }
-  const plain = layers.map(({ layer, tip }) => ({
+  const plain = layers.map(({ layer, tip, floret }) => ({
     layer,
+    floret,
     tip: { id: tip.id, opening: tip.opening, base: tip.base },
   }))
   const made = modeller().solid(plain, seed, detail, run)
@@ -55,7 +56,7 @@ export function solidKey(
   detail: number,
   run: BorderRun | null,
 ): string {
-  return JSON.stringify([layers.map((l) => [shapeOf(l), l.tip.opening]), seed, detail, run])
+  return JSON.stringify([layers.map((l) => [shapeOf(l), l.floret, l.tip.opening]), seed, detail, run])
 }
 
 /** What of a layer its shape depends on: a new name or colour is not a new solid. */

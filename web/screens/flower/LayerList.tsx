@@ -1,20 +1,20 @@
-import { Button, Menu } from '@mantine/core'
-import { insertLayer, startingLayer } from '#core/flowers/edit'
-import { loadRoles } from '#core/loads/index'
-import type { Layer } from '#core/model/flower'
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { Fragment } from 'react'
+import { moveLayerTo } from '#core/flowers/edit'
 import type { Workshop } from '#core/model/workshop'
-import { type StrokeKind, strokeDefinition, strokes } from '#core/strokes/index'
-import { shortOpening } from '#core/tips/index'
 import { Card } from '../../parts/Card.tsx'
-import { newId } from '../../parts/newId.ts'
-import { Dab } from '../../parts/Swatch.tsx'
-import { useWeight } from '../../parts/weight.tsx'
+import { useDragSensors } from '../../parts/dragging.ts'
+import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
+import { AddMenu } from './AddMenu.tsx'
+import { FloretEditor } from './FloretEditor.tsx'
 import { LayerEditor } from './LayerEditor.tsx'
+import { LayerRow } from './LayerRow.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
-/** The layers, first to last; the chosen one opens to be changed. */
+/** The layers, first to last, with the florets that some are part of; the chosen one opens to be changed. */
 export function LayerList(props: {
   draft: FlowerDraft
   workshop: Workshop
@@ -22,70 +22,87 @@ export function LayerList(props: {
   density: number
   selected: string | null
   select: (id: string) => void
+  muted: ReadonlySet<string>
+  mute: (id: string) => void
 }) {
-  const { draft, workshop, picture, density, selected, select } = props
+  const { draft, workshop, picture, density, selected, select, muted, mute } = props
   const { flower, editable } = draft
-  const weight = useWeight()
-  const hexOf = (layer: Layer) =>
-    flower.roles.find((r) => r.id === loadRoles(layer.load).at(-1))?.hex ?? '#b9b9b9'
+  const sensors = useDragSensors()
+  const wideMm = picture?.measure.diameterMm ?? 30
 
-  function add(kind: StrokeKind) {
-    const id = newId()
-    const layer = { ...startingLayer(kind, flower.roles[0]!.id, id), name: strokes[kind].label }
-    draft.edit(`add ${id}`, (f) => insertLayer(f, layer, selected ?? f.layers.at(-1)!.id))
-    select(id)
+  function drop({ active, over }: DragEndEvent) {
+    if (!over || active.id === over.id) return
+    const to = flower.layers.findIndex((l) => l.id === over.id)
+    if (moveLayerTo(flower, String(active.id), to) === flower)
+      tell('It stays: what is set on another layer is piped after it.')
+    else draft.edit(`drag ${Date.now()}`, (f) => moveLayerTo(f, String(active.id), to))
   }
 
   return (
     <Card
       title="Layers"
-      aside={editable ? undefined : 'copy the flower to change them'}
+      aside={editable ? 'in the order they are piped' : 'copy the flower to change them'}
       actions={
         editable && (
-          <Menu position="bottom-end">
-            <Menu.Target>
-              <Button>Add</Button>
-            </Menu.Target>
-            <Menu.Dropdown mah={380} style={{ overflowY: 'auto' }}>
-              {(Object.keys(strokes) as StrokeKind[]).map((kind) => (
-                <Menu.Item key={kind} onClick={() => add(kind)}>
-                  {strokes[kind].label}
-                </Menu.Item>
-              ))}
-            </Menu.Dropdown>
-          </Menu>
+          <AddMenu draft={draft} workshop={workshop} picture={picture} selected={selected} select={select} />
         )
       }
     >
-      <ul className={css.layers}>
-        {flower.layers.map((layer) => {
-          const measure = picture?.measure.layers.find((m) => m.layerId === layer.id)
-          const tip = workshop.tips.find((t) => t.id === layer.tipId)
-          const open = layer.id === selected
-          return (
-            <li key={layer.id} className={css.layer} data-open={open}>
-              <button
-                type="button"
-                className={css.layerHead}
-                aria-expanded={editable ? open : undefined}
-                aria-pressed={editable ? undefined : open}
-                onClick={() => select(layer.id)}
-              >
-                <Dab hex={hexOf(layer)} size={22} />
-                <strong>{layer.name}</strong>
-                <span className={css.amount}>
-                  {measure ? weight((measure.volumeMm3 / 1000) * density) : ''}
-                </span>
-                <span className="quiet">
-                  {layer.count} × {strokeDefinition(layer.stroke.kind).label},{' '}
-                  {tip ? shortOpening(tip.opening) : layer.tipId}
-                </span>
-              </button>
-              {open && editable && <LayerEditor layer={layer} draft={draft} workshop={workshop} />}
-            </li>
-          )
-        })}
-      </ul>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={flower.layers.map((l) => l.id)} strategy={verticalListSortingStrategy}>
+          <ul className={css.layers}>
+            {flower.layers.map((layer, i) => {
+              const floret = flower.florets.find((f) => f.id === layer.floretId)
+              const begins = floret && flower.layers.findIndex((l) => l.floretId === floret.id) === i
+              const open = layer.id === selected
+              return (
+                <Fragment key={layer.id}>
+                  {begins && (
+                    <li className={css.layer} data-open={floret.id === selected}>
+                      <div className={css.layerLine}>
+                        <button
+                          type="button"
+                          className={css.floretHead}
+                          aria-expanded={floret.id === selected}
+                          onClick={() => select(floret.id)}
+                        >
+                          <strong>{floret.name}</strong>
+                          <span className="quiet">floret, {floret.count} of them</span>
+                        </button>
+                      </div>
+                      {floret.id === selected && editable && (
+                        <FloretEditor floret={floret} draft={draft} workshop={workshop} wideMm={wideMm} />
+                      )}
+                    </li>
+                  )}
+                  <LayerRow
+                    flower={flower}
+                    layer={layer}
+                    tip={workshop.tips.find((t) => t.id === layer.tipId)}
+                    measure={picture?.measure.layers.find((m) => m.layerId === layer.id)}
+                    density={density}
+                    editable={editable}
+                    open={open}
+                    muted={muted.has(layer.id)}
+                    select={() => select(layer.id)}
+                    mute={() => mute(layer.id)}
+                  >
+                    {open && editable && (
+                      <LayerEditor
+                        layer={layer}
+                        draft={draft}
+                        workshop={workshop}
+                        wideMm={wideMm}
+                        select={select}
+                      />
+                    )}
+                  </LayerRow>
+                </Fragment>
+              )
+            })}
+          </ul>
+        </SortableContext>
+      </DndContext>
     </Card>
   )
 }

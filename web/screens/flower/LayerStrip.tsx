@@ -1,6 +1,8 @@
 import { useMemo } from 'react'
 import type { ViewShape } from '#core/flowers/strokeShapes'
 import type { Flower } from '#core/model/flower'
+import { strokesOf } from '#core/model/placeFaults'
+import { counted } from '#core/units'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
 import css from './Studio.module.css'
 
@@ -44,7 +46,7 @@ export function LayerStrip(props: {
           </span>
           {layer.name}
           <br />
-          <span className="quiet">{layer.count === 1 ? '1 stroke' : `${layer.count} strokes`}</span>
+          <span className="quiet">{counted(strokesOf(flower, layer.id), 'stroke')}</span>
         </button>
       ))}
     </div>

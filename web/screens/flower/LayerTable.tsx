@@ -25,7 +25,7 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
       id: layer.id,
       name: layer.name,
       stroke: definition.label,
-      count: layer.count,
+      count: measure.strokes,
       tip: tip ? describeOpening(tip.opening) : layer.tipId,
       stiffness: layer.stiffness,
       load:

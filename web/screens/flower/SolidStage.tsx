@@ -78,7 +78,8 @@ export function SolidStage(props: {
         {layer && definition && under ? (
           <>
             <strong>
-              {layer.name}, {under.index + 1} of {layer.count}
+              {layer.name}, {under.index + 1} of{' '}
+              {solid?.mesh.strokes.filter((s) => s.layer === under.layer).length}
             </strong>
             <br />
             <span className="quiet">{definition.words.hold}</span>

@@ -1,24 +1,26 @@
-import { ActionIcon, Button, Menu, Tooltip } from '@mantine/core'
+import { ActionIcon, Button, Menu, Switch, Tooltip } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
+import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
-import { nameSchema } from '#core/common'
 import { roleGrams } from '#core/flowers/measure'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import type { Flower } from '#core/model/flower'
+import { withWhatIsSetOn } from '#core/model/placeFaults'
 import type { Workshop } from '#core/model/workshop'
+import { counted } from '#core/units'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Failed } from '../../parts/states.tsx'
-import { TextField } from '../../parts/TextField.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
 import type { Picture } from '../../workers/planner.worker.ts'
+import { AboutFlower } from './AboutFlower.tsx'
 import { FlowerChecks } from './FlowerChecks.tsx'
 import { FlowerFigures } from './FlowerFigures.tsx'
 import { LayerList } from './LayerList.tsx'
@@ -29,6 +31,7 @@ import { SolidStage } from './SolidStage.tsx'
 import css from './Studio.module.css'
 import { saveGltf, savePicture } from './saveSolid.ts'
 import { useFlowerDraft } from './useFlowerDraft.ts'
+import { useKept } from './useKept.ts'
 
 const levels = { first: 'for a first try', practised: 'wants some practice', skilled: 'for a skilled hand' }
 
@@ -37,14 +40,23 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const { shown, workshop, stored } = props
   const draft = useFlowerDraft(shown, stored)
   const { flower, editable } = draft
-  const { picture, error } = useDraftPicture(flower, workshop)
+  const [muted, setMuted] = useState<ReadonlySet<string>>(new Set())
+  const heard = useMemo(() => withoutMuted(flower, muted), [flower, muted])
+  const { picture, error } = useDraftPicture(heard, workshop)
+  const [kept, keep] = useKept(flower)
+  const before = useDraftPicture(editable && !equal(kept, flower) ? kept : undefined, workshop).picture
+  const differs = editable && !equal(kept, flower)
+  const [showsKept, setShowsKept] = useState(false)
+  const seesKept = showsKept && differs && before
   const [layerId, setLayerId] = useState<string | null>(null)
   const [alone, setAlone] = useState(false)
   const scene = useRef<FlowerScene>(null)
   const navigate = useNavigate()
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const icing = workshop.icings[0]!
-  const selected = flower.layers.some((l) => l.id === layerId) ? layerId : null
+  const selected = [...flower.layers, ...flower.florets].some((l) => l.id === layerId) ? layerId : null
+  const select = (id: string) => setLayerId(id === selected ? null : id)
+  const mute = (id: string) => setMuted((now) => (now.has(id) ? without(now, id) : new Set([...now, id])))
   useHotkeys([
     ['mod+Z', () => draft.undo?.()],
     ['mod+shift+Z', () => draft.redo?.()],
@@ -128,8 +140,8 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
       <div className={css.columns}>
         <div className={css.left}>
           <SolidStage
-            flower={flower}
-            picture={picture}
+            flower={seesKept ? kept : heard}
+            picture={seesKept || picture}
             colours={colours}
             layerId={selected}
             alone={alone}
@@ -138,50 +150,77 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
               scene.current = next
             }}
           />
-          <Card
-            title="Layer by layer"
-            aside={selected ? 'press it again for the whole flower' : 'press one to see the flower up to it'}
-          >
-            {picture && (
-              <LayerStrip
-                flower={flower}
-                shapes={picture.shapes}
-                selected={selected}
-                select={(id) => setLayerId(id === selected ? null : id)}
-              />
-            )}
-          </Card>
+          {heard !== flower && (
+            <p className={css.mutedLine}>
+              {counted(flower.layers.length - heard.layers.length, 'layer')} left out of the picture and the
+              figures; orders pipe them.
+              <Button size="compact-sm" onClick={() => setMuted(new Set())}>
+                Show all
+              </Button>
+            </p>
+          )}
+          {picture && (
+            <FlowerFigures
+              flower={flower}
+              picture={picture}
+              before={differs ? before : undefined}
+              workshop={workshop}
+              compare={
+                differs && (
+                  <>
+                    <Switch
+                      size="xs"
+                      label="as it was"
+                      checked={showsKept}
+                      onChange={(e) => setShowsKept(e.currentTarget.checked)}
+                    />
+                    <Button size="compact-sm" onClick={keep}>
+                      Keep this
+                    </Button>
+                  </>
+                )
+              }
+            />
+          )}
+          {picture && <FlowerChecks checks={picture.checks} draft={draft} select={setLayerId} />}
         </div>
         <div className={css.right}>
-          {picture && <FlowerFigures flower={flower} picture={picture} workshop={workshop} draft={draft} />}
-          {picture && <FlowerChecks checks={picture.checks} draft={draft} select={setLayerId} />}
           <LayerList
             draft={draft}
             workshop={workshop}
             picture={picture}
             density={icing.density}
             selected={selected}
-            select={(id) => setLayerId(id === selected ? null : id)}
+            select={select}
+            muted={muted}
+            mute={mute}
           />
-          {picture && <RoleList draft={draft} grams={roleGrams(flower, picture.measure, icing.density)} />}
-          {editable && (
-            <Card title="Name">
-              <TextField
-                hideLabel
-                label="Name of the flower"
-                value={flower.name}
-                schema={nameSchema}
-                onChange={(name) => draft.edit('name', (f) => ({ ...f, name }))}
-              />
-            </Card>
-          )}
+          {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+          {editable && <AboutFlower draft={draft} />}
         </div>
       </div>
       <div className={css.below}>
+        <Card
+          title="Layer by layer"
+          aside={selected ? 'press it again for the whole flower' : 'press one to see the flower up to it'}
+        >
+          {picture && (
+            <LayerStrip flower={heard} shapes={picture.shapes} selected={selected} select={select} />
+          )}
+        </Card>
         {picture && (
-          <LayerTable flower={flower} picture={picture} workshop={workshop} density={icing.density} />
+          <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
         )}
       </div>
     </>
   )
 }
+
+/** The flower as it is heard of: without what is muted and what is set on it; whole while nothing else is left. */
+function withoutMuted(flower: Flower, muted: ReadonlySet<string>): Flower {
+  const left = withWhatIsSetOn(flower, muted)
+  const layers = flower.layers.filter((l) => !left.has(l.id))
+  return layers.length === flower.layers.length || layers.length === 0 ? flower : { ...flower, layers }
+}
+
+const without = (ids: ReadonlySet<string>, id: string) => new Set([...ids].filter((other) => other !== id))

@@ -1,12 +1,13 @@
-import { Button, FileButton, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, FileButton, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Problem } from '#contract/problem'
+import type { Flower } from '#core/model/flower'
 import { ApiError } from '../../data/api.ts'
-import { importFlower, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
+import { createFlower, importFlower, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
-import { tell } from '../../parts/notify.tsx'
+import { attempt, tell } from '../../parts/notify.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import css from './Flowers.module.css'
 import { FlowerTile } from './FlowerTile.tsx'
@@ -20,6 +21,14 @@ const forms = [
   { value: 'own', label: 'Our own' },
 ]
 
+/** What can be begun from nothing. */
+const begun: { form: Flower['form']; label: string }[] = [
+  { form: 'flower', label: 'A flower' },
+  { form: 'leaf', label: 'A leaf' },
+  { form: 'vine', label: 'A vine or stem' },
+  { form: 'border', label: 'A border' },
+]
+
 /** The library. */
 export function Flowers() {
   const { workshop, error } = useWorkshop()
@@ -27,6 +36,11 @@ export function Flowers() {
   const [form, setForm] = useState('all')
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
   const navigate = useNavigate()
+
+  async function begin(of: Flower['form']) {
+    const made = await attempt(() => createFlower(of))
+    if (made) navigate(`/flowers/${made.id}`)
+  }
 
   async function takeIn(file: File | null) {
     if (!file) return
@@ -61,6 +75,18 @@ export function Flowers() {
               value={search}
               onChange={(e) => setSearch(e.currentTarget.value)}
             />
+            <Menu position="bottom-end">
+              <Menu.Target>
+                <Button variant="filled">New</Button>
+              </Menu.Target>
+              <Menu.Dropdown>
+                {begun.map(({ form: of, label }) => (
+                  <Menu.Item key={of} onClick={() => begin(of)}>
+                    {label}
+                  </Menu.Item>
+                ))}
+              </Menu.Dropdown>
+            </Menu>
             <FileButton
               onChange={takeIn}
               accept="application/json,.json"
@@ -75,7 +101,7 @@ export function Flowers() {
       {shown.length === 0 ? (
         <Empty title="Nothing here">
           {form === 'own' && search === ''
-            ? 'Open a flower and copy it: the copy is yours to change.'
+            ? 'Begin a new one, or open a flower and copy it: the copy is yours to change.'
             : 'No recipe fits. Try a shorter word or another kind.'}
         </Empty>
       ) : (

@@ -1,0 +1,95 @@
+import { Button, Menu } from '@mantine/core'
+import { useState } from 'react'
+import { insertLayer, startingLayer } from '#core/flowers/edit'
+import { addFloret } from '#core/flowers/florets'
+import { restsAt } from '#core/flowers/restsAt'
+import type { Flower } from '#core/model/flower'
+import type { Workshop } from '#core/model/workshop'
+import { type StrokeKind, strokes } from '#core/strokes/index'
+import { newId } from '../../parts/newId.ts'
+import { tell } from '../../parts/notify.tsx'
+import type { Picture } from '../../workers/planner.worker.ts'
+import type { FlowerDraft } from './useFlowerDraft.ts'
+
+/** How much of what is begun on top sinks in, mm: it is squeezed onto what is there. */
+const SINKS_MM = 0.4
+
+/** Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. */
+export function AddMenu(props: {
+  draft: FlowerDraft
+  workshop: Workshop
+  picture: Picture | undefined
+  selected: string | null
+  select: (id: string) => void
+}) {
+  const { draft, workshop, picture, selected, select } = props
+  const { flower } = draft
+  const [opened, setOpened] = useState(false)
+  const [florets, setFlorets] = useState(false)
+
+  function addLayer(kind: StrokeKind) {
+    const id = newId()
+    const open = flower.layers.find((l) => l.id === selected)
+    const after = open ?? flower.layers.at(-1)!
+    const like = startingLayer(kind, flower.roles[0]!.id, id)
+    const below = picture?.layers.slice(0, flower.layers.indexOf(after) + 1) ?? []
+    // within a floret heights are its own; on the flower it begins where it can be seen
+    const floretId = open?.floretId ?? null
+    const own = below.filter((l) => l.layer.floretId === floretId).map((l) => ({ ...l, floret: undefined }))
+    const ringMm = Math.min(like.ringMm, (picture?.measure.diameterMm ?? 0) / 3)
+    const heightMm = Math.max(0, Math.round((restsAt(own, ringMm) - SINKS_MM) * 10) / 10)
+    const layer = { ...like, name: strokes[kind].label, ringMm, heightMm, floretId }
+    draft.edit(`add ${id}`, (f) => insertLayer(f, layer, after.id))
+    select(id)
+  }
+
+  function addFlower(other: Flower) {
+    const added = addFloret(flower, other, newId)
+    if (!added) {
+      tell('The two ask for more than 12 colours. Join some first.')
+      return
+    }
+    draft.edit(`floret ${Date.now()}`, () => added)
+    select(added.florets.at(-1)!.id)
+  }
+
+  return (
+    <Menu
+      position="bottom-end"
+      opened={opened}
+      onChange={(open) => {
+        setOpened(open)
+        setFlorets(false)
+      }}
+    >
+      <Menu.Target>
+        <Button>Add</Button>
+      </Menu.Target>
+      <Menu.Dropdown mah={380} style={{ overflowY: 'auto' }}>
+        {florets ? (
+          workshop.flowers
+            .filter(
+              (f) => f.form !== 'border' && f.id !== flower.id && f.layers.some((l) => l.floretId === null),
+            )
+            .map((f) => (
+              <Menu.Item key={f.id} onClick={() => addFlower(f)}>
+                {f.name}
+              </Menu.Item>
+            ))
+        ) : (
+          <>
+            <Menu.Item closeMenuOnClick={false} onClick={() => setFlorets(true)}>
+              A floret: a whole flower…
+            </Menu.Item>
+            <Menu.Divider />
+            {(Object.keys(strokes) as StrokeKind[]).map((kind) => (
+              <Menu.Item key={kind} onClick={() => addLayer(kind)}>
+                {strokes[kind].label}
+              </Menu.Item>
+            ))}
+          </>
+        )}
+      </Menu.Dropdown>
+    </Menu>
+  )
+}
