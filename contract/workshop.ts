@@ -86,7 +86,7 @@ export const workshopEndpoints = {
     method: 'post',
     path: '/flowers',
     summary: 'Begin a flower of your own from nothing',
-    body: flowerSchema.pick({ form: true }),
+    body: z.object({ form: flowerSchema.shape.form }),
     answer: flowerSchema,
   }),
   copyFlower: endpoint({
