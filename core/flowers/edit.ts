@@ -8,10 +8,13 @@ import type { StrokeKind } from '../strokes/index.ts'
 export function startingLayer(kind: StrokeKind, role: string, id: string): Layer {
   for (const flower of catalogueFlowers) {
     const like = flower.layers.find((l) => l.stroke.kind === kind)
-    if (like) return { ...like, id, load: { kind: 'plain', role }, at: ON_A_RING, floretId: null }
+    if (like) return { ...like, id, load: { kind: 'plain', role }, ...ALL_ROUND }
   }
   throw new RangeError(`The library has no flower with the stroke "${kind}".`)
 }
+
+/** Where what is added stands until somebody says otherwise. */
+const ALL_ROUND = { startDeg: 0, spreadDeg: 360, at: ON_A_RING, floretId: null }
 
 /** The flower with one layer changed. */
 export function changeLayer(flower: Flower, id: string, part: Partial<Layer>): Flower {

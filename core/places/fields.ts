@@ -8,6 +8,7 @@ const words: Record<string, string> = {
   fromDeg: 'bare on top',
   toDeg: 'down to',
   fromMm: 'begins at',
+  middleMm: 'middle at',
   lengthMm: 'length',
   turnDeg: 'bends round',
   angleDeg: 'points aside',

@@ -99,14 +99,14 @@ describe('scattered', () => {
     set({ kind: 'scatter', lengthMm: 40, wideMm: 20, ...more }, ring(count))
 
   it('lies inside its oval, none as near another as chance would lay them, the same each time', () => {
-    const spots = thrown({ fromMm: 10 })
+    const spots = thrown({ middleMm: 10 })
     for (const { seat } of spots)
       expect(((seat!.xMm - 10) / 20) ** 2 + (seat!.yMm / 10) ** 2).toBeLessThanOrEqual(1 + 1e-9)
     const nearest = spots.map((a) => Math.min(...spots.filter((b) => b !== a).map((b) => apart(a, b))))
     // 40 on 628 mm²: chance alone would leave the nearest two 0.3 mm apart
     expect(Math.min(...nearest)).toBeGreaterThan(1.6)
-    expect(thrown({ fromMm: 10 })).toEqual(spots)
-    expect(thrown({ fromMm: 10, seed: 2 })).not.toEqual(spots)
+    expect(thrown({ middleMm: 10 })).toEqual(spots)
+    expect(thrown({ middleMm: 10, seed: 2 })).not.toEqual(spots)
   })
 
   it('a drop is bare beside its point', () => {

@@ -7,7 +7,7 @@ const schema = z.object({
   lengthMm: z.number().min(1).max(300),
   wideMm: z.number().min(1).max(300),
   taper: z.number().min(0).max(1).default(0).describe('How much narrower it is at its far end'),
-  fromMm: z
+  middleMm: z
     .number()
     .min(-200)
     .max(200)
@@ -26,7 +26,7 @@ const CANDIDATES = 24
 export const scatter: PlacesDefinition<typeof schema> = {
   label: 'scattered',
   schema,
-  spots: ({ lengthMm, wideMm, taper, fromMm, seed }, { count, startDeg }) => {
+  spots: ({ lengthMm, wideMm, taper, middleMm, seed }, { count, startDeg }) => {
     const random = seeded(seed)
     const [c, s] = [Math.cos((startDeg * Math.PI) / 180), Math.sin((startDeg * Math.PI) / 180)]
     const candidate = (): [x: number, y: number] => {
@@ -50,8 +50,8 @@ export const scatter: PlacesDefinition<typeof schema> = {
     return taken.map(([x, y]) => ({
       azimuth: 2 * Math.PI * random(),
       seat: {
-        xMm: c * (fromMm + x) - s * y,
-        yMm: s * (fromMm + x) + c * y,
+        xMm: c * (middleMm + x) - s * y,
+        yMm: s * (middleMm + x) + c * y,
         zMm: 0,
         lean: 0,
         towards: 0,

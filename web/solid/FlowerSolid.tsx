@@ -4,6 +4,7 @@ import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { driven } from '../workers/solids.ts'
 import css from './FlowerSolid.module.css'
+import { freshCanvas } from './freshCanvas.ts'
 import { paletteTexels } from './palette.ts'
 import { createScene, type FlowerScene } from './scene.ts'
 
@@ -26,16 +27,24 @@ export function FlowerSolid(props: {
   onScene: (scene: FlowerScene | null) => void
 }) {
   const { solid, layers, colours, shown, rings, cupcake, onPick } = props
-  // one scene for as long as the canvas lives, whoever listens
+  // one scene for as long as it is on the page, whoever listens
   const onScene = useRef(props.onScene)
   onScene.current = props.onScene
+  const host = useRef<HTMLDivElement>(null)
   const canvas = useRef<HTMLCanvasElement>(null)
   const scene = useRef<FlowerScene>(null)
+  const label = useRef(props.label)
   const [trouble, setTrouble] = useState<string | null>(null)
 
   useEffect(() => {
-    const element = canvas.current
-    if (!element) return
+    label.current = props.label
+    canvas.current?.setAttribute('aria-label', props.label)
+  }, [props.label])
+
+  useEffect(() => {
+    if (!host.current) return
+    const element = freshCanvas(host.current, css.canvas!, label.current)
+    canvas.current = element
     try {
       scene.current = createScene(element, !driven())
     } catch {
@@ -49,6 +58,7 @@ export function FlowerSolid(props: {
       fit.disconnect()
       scene.current?.dispose()
       scene.current = null
+      element.remove()
       onScene.current(null)
     }
   }, [])
@@ -65,11 +75,9 @@ export function FlowerSolid(props: {
 
   if (trouble) return <p className={css.trouble}>{trouble}</p>
   return (
-    <canvas
-      ref={canvas}
-      className={css.canvas}
-      role="img"
-      aria-label={props.label}
+    <div
+      ref={host}
+      className={css.host}
       onPointerMove={(e) => {
         if (e.buttons > 0) return
         const box = e.currentTarget.getBoundingClientRect()

@@ -76,6 +76,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
   let strokes: StrokeRange[] = []
   let asked = 0
   let flowerRadius = 0
+  let flowerMiddle = new Vector3()
   let elevation = 46
 
   const draw = () => {
@@ -115,9 +116,12 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       const box = geometry.boundingBox!
       const size = box.getSize(new Vector3())
       const radius = Math.max(size.x / 2, size.y / 2, size.z * 0.7)
-      // a slider that is dragged must not move the camera; another flower must
-      if (Math.abs(radius - flowerRadius) > flowerRadius * 0.3) {
+      const middle = middleOf(geometry)
+      // a slider that is dragged must not move the camera; another flower must, and one that grows out of the picture
+      const moved = middle.distanceTo(flowerMiddle) > flowerRadius * 0.3
+      if (moved || Math.abs(radius - flowerRadius) > flowerRadius * 0.3) {
         flowerRadius = radius
+        flowerMiddle = middle
         reframe()
       }
       draw()
@@ -170,6 +174,8 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       material.dispose()
       for (const thing of held) thing.dispose()
       renderer.dispose()
+      // a browser has room for a few drawings at once: this one's place is free for the next
+      renderer.forceContextLoss()
     },
   }
 }

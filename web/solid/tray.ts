@@ -109,5 +109,7 @@ export function createTray(
     cancelAnimationFrame(asked)
     controls.dispose()
     for (const thing of held) thing.dispose()
+    // a browser has room for a few drawings at once: this one's place is free for the next
+    renderer.forceContextLoss()
   }
 }

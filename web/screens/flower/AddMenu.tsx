@@ -38,7 +38,7 @@ export function AddMenu(props: {
     const own = below.filter((l) => l.layer.floretId === floretId).map((l) => ({ ...l, floret: undefined }))
     const ringMm = Math.min(like.ringMm, (picture?.measure.diameterMm ?? 0) / 3)
     const heightMm = Math.max(0, Math.round((restsAt(own, ringMm) - SINKS_MM) * 10) / 10)
-    const layer = { ...like, name: strokes[kind].label, ringMm, heightMm, floretId }
+    const layer = { ...like, name: capital(strokes[kind].label), ringMm, heightMm, floretId }
     draft.edit(`add ${id}`, (f) => insertLayer(f, layer, after.id))
     select(id)
   }
@@ -93,3 +93,5 @@ export function AddMenu(props: {
     </Menu>
   )
 }
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)

@@ -41,7 +41,11 @@ export function PlacesEditor(props: {
         value={at.kind}
         data={kinds.map(({ kind, label }) => ({ value: kind, label }))}
         onChange={(kind) =>
-          change('at', { at: begunPlaces(kind as PlacesKind, wideMm, carriers.at(-1)?.id ?? '') })
+          change('at', {
+            at: begunPlaces(kind as PlacesKind, wideMm, carriers.at(-1)?.id ?? ''),
+            // what stood on a ring stands on its new places, not beside them
+            ...(at.kind === 'ring' ? { ringMm: 0 } : {}),
+          })
         }
       />
       {at.kind === 'layer' && (

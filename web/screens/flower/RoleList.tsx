@@ -61,7 +61,7 @@ export function RoleList({ draft, grams }: { draft: FlowerDraft; grams: Map<stri
                   <HexInput
                     hideLabel
                     label={`Colour of ${role.name}`}
-                    width={122}
+                    width={140}
                     value={role.hex}
                     onChange={(hex) =>
                       draft.edit(`colour ${role.id}`, (f) => changeRole(f, role.id, { hex }))
