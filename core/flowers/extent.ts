@@ -26,7 +26,7 @@ export function flowerExtent(layers: readonly ResolvedLayer[]): Extent {
 }
 
 /** Hands whose piles a height is the mean of: one petal's rim more or less is what a steady hand does not show. */
-const HANDS = [1, 2]
+const HANDS = [1, 2, 3, 4]
 
 /** Height of the pile as hands make it that slip a little, mm. */
 export function flowerHeight(layers: readonly ResolvedLayer[]): number {
