@@ -62,7 +62,6 @@ const random = generator(seed)
 /** How long each test run takes without a mistake, ms, by its filters. */
 const usualMs = new Map()
 const rows = []
-const survivors = []
 try {
   for (const room of rooms) {
     const all = readdirSync(join(copy, room), { recursive: true, encoding: 'utf8' })
@@ -75,13 +74,13 @@ try {
       })
     const sample = drawn(all, each)
     timed(room)
-    let noticed = 0
+    let survivors = 0
     for (const mutation of sample) {
       const alive = survives(mutation, room)
-      if (alive) survivors.push(mutation)
-      else noticed += 1
-      process.stdout.write(alive ? 'o' : '.')
+      if (alive) survivors += 1
+      process.stdout.write(alive ? `\nnot noticed: ${mutation.file}:${mutation.line} ${mutation.what}\n` : '.')
     }
+    const noticed = sample.length - survivors
     rows.push({
       room,
       mistakes: all.length,
@@ -94,7 +93,6 @@ try {
   rmSync(copy, { recursive: true, force: true })
 }
 console.table(rows)
-for (const { file, line, what } of survivors) console.log(`not noticed: ${file}:${line} ${what}`)
 
 /** Whether no test fails with the mistake in: those of its own room first, then those of all of core, or of the server. */
 function survives({ file, start, end, text }, room) {
