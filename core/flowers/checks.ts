@@ -3,7 +3,7 @@ import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import type { StrokeDefinition } from '../strokes/stroke.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
-import type { ResolvedLayer } from './layers.ts'
+import { type ResolvedLayer, standsRound } from './layers.ts'
 import type { FlowerMeasure } from './measure.ts'
 import { widestMm } from './widest.ts'
 
@@ -41,18 +41,18 @@ const mm = (value: number) => `${Math.round(value)} mm`
 const definitionOf = (layer: Layer) => strokeDefinition(layer.stroke.kind)
 const isMound = (stroke: Stroke): stroke is Extract<Stroke, { kind: 'mound' }> =>
   strokeDefinition(stroke.kind).squeezed === 'mound'
-const isFull = (layer: Layer) => layer.spreadDeg >= 360
+const isFull = (layer: Layer) => layer.spreadDeg >= 360 && standsRound(layer)
 
 /** Petal walls that go once round a mound lower than they are: higher, it pushes them open. */
 const moundTooHigh: Check = (_, layers) =>
   layers.flatMap(({ layer: mound }, m): FlowerCheck[] => {
     const { stroke } = mound
-    if (!isMound(stroke) || mound.ringMm > 0.5) return []
+    if (!isMound(stroke) || !standsRound(mound) || mound.ringMm > 0.5) return []
     const { tallMm, radiusMm } = stroke
     const top = mound.heightMm + tallMm
     const around = layers.slice(m + 1).flatMap(({ layer, tip }) => {
       const slot = openingSlot(tip.opening)
-      return definitionOf(layer).walls && slot && layer.ringMm <= radiusMm + 2
+      return definitionOf(layer).walls && slot && standsRound(layer) && layer.ringMm <= radiusMm + 2
         ? [{ layer, lengthMm: slot.lengthMm }]
         : []
     })
@@ -202,7 +202,8 @@ const lifting: Check = (flower, layers) => {
     ]
   // lying petals that begin at the centre hold each other; so does a one-piece wall
   const ties = ({ foots, petal }: StrokeDefinition) => foots || petal === 'lying'
-  if (layers.some(({ layer }) => ties(definitionOf(layer)) && layer.ringMm < FOOT_MM)) return []
+  if (layers.some(({ layer }) => ties(definitionOf(layer)) && standsRound(layer) && layer.ringMm < FOOT_MM))
+    return []
   return [
     {
       code: 'no-foot',

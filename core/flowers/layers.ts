@@ -28,3 +28,6 @@ const scaledPlaces = <T extends Pick<Layer, 'ringMm' | 'heightMm' | 'at'>>(set: 
   heightMm: set.heightMm * factor,
   at: scaleLengths(set.at, factor),
 })
+
+/** Whether a layer's strokes stand round the flower's own axis: only then do they make a row of it. */
+export const standsRound = (layer: Layer): boolean => layer.at.kind === 'ring' && layer.floretId === null

@@ -218,6 +218,20 @@ describe('where a check begins', () => {
     // one petal, or a row over part of the ring, is no row that closes
     expect(row(1)).not.toContain('row-gaps')
     expect(codes([[ARC, 'slot', { count: 3, ringMm: 12, spreadDeg: 180 }]])).not.toContain('row-gaps')
+    // nor are petals along a line, or over a dome
+    const line = { kind: 'line', fromMm: 0, lengthMm: 30, turnDeg: 0, angleDeg: 50, sides: 'both' } as const
+    expect(codes([[ARC, 'slot', { count: 4, ringMm: 12, at: line }]])).not.toContain('row-gaps')
+  })
+
+  it('a mound beside a wall does not push it open', () => {
+    const beside = { kind: 'line', fromMm: 20, lengthMm: 1, turnDeg: 0, angleDeg: 0, sides: 'along' } as const
+    const high = (more: object) =>
+      codes([
+        [mound(20), 'r3', more],
+        [WALL, 'slot', { ringMm: 6 }],
+      ])
+    expect(high({})).toContain('mound-too-high')
+    expect(high({ at: beside })).not.toContain('mound-too-high')
   })
 
   it('what is offered instead is as many as close, or lie two deep, and a mound a millimetre under its wall', () => {

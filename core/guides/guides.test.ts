@@ -17,6 +17,22 @@ describe('nail guides', () => {
     expect(nailGuide(...fitted('hellebore'))).toMatchObject({ nailMm: 50, folds: 5, ringsMm: [3.5, 6] })
     expect(nailGuide(...fitted('rose'))).toMatchObject({ folds: 3, ringsMm: [4, 5.5, 7, 8.5] })
   })
+  it('show how far the petals reach, in long dashes, where they stay on the nail', () => {
+    const [flower, layers, wideMm] = fitted('hellebore')
+    expect(nailGuide(flower, layers, wideMm).reachMm).toBe(Math.round(wideMm) / 2)
+    const [page] = nailGuidePages(flower, layers, wideMm)
+    expect(page).toContain('stroke-dasharray="4 1.5"')
+    expect(page).toContain(`petals to ${Math.round(wideMm) / 2} mm`)
+    expect(nailGuide({ ...flower, nailMm: 30 }, layers, wideMm).reachMm).toBeNull()
+  })
+  it('leave out rows that do not stand round the middle', () => {
+    const [flower, layers, wideMm] = fitted('hellebore')
+    const thrown = layers.map((l) => ({
+      ...l,
+      layer: { ...l.layer, at: { kind: 'dome', radiusMm: 9, tallMm: 5, fromDeg: 0, toDeg: 80 } as const },
+    }))
+    expect(nailGuide(flower, thrown, wideMm)).toMatchObject({ folds: 0, ringsMm: [] })
+  })
   it('take a nail that holds the flower where it names none', () => {
     expect(nailGuide(...fitted('peony')).nailMm).toBeGreaterThanOrEqual(fitted('peony')[2])
   })

@@ -1,4 +1,4 @@
-import type { ResolvedLayer } from '../flowers/layers.ts'
+import { type ResolvedLayer, standsRound } from '../flowers/layers.ts'
 import type { Flower } from '../model/flower.ts'
 import { escapeText, layPages, mm, type Stamp } from './page.ts'
 
@@ -14,6 +14,8 @@ export interface NailGuide {
   folds: number
   /** Radii in mm where rows of petals stand, smallest first. */
   ringsMm: number[]
+  /** How far the petals reach, mm from the middle; null where they reach over the nail. */
+  reachMm: number | null
 }
 
 /** Fewer strokes need no lines, more make the lines harder to follow than the petals. */
@@ -22,11 +24,15 @@ const MOST_FOLDS = 12
 
 /** The guide of a flower: divided as its first row that wants dividing, with a ring for each row. */
 export function nailGuide(flower: Flower, layers: readonly ResolvedLayer[], diameterMm: number): NailGuide {
-  const rows = layers.map((l) => l.layer).filter((l) => l.spreadDeg >= 360 && l.count >= FEWEST_FOLDS)
+  const rows = layers
+    .map((l) => l.layer)
+    .filter((l) => standsRound(l) && l.spreadDeg >= 360 && l.count >= FEWEST_FOLDS)
   const divided = rows.filter((l) => l.count <= MOST_FOLDS)
   const rings = rows.map((l) => Math.round(l.ringMm * 2) / 2).filter((r) => r >= 1.5)
+  const nailMm = flower.nailMm ?? HEADS.find((h) => h >= diameterMm) ?? HEADS.at(-1)!
   return {
-    nailMm: flower.nailMm ?? HEADS.find((h) => h >= diameterMm) ?? HEADS.at(-1)!,
+    nailMm,
+    reachMm: diameterMm <= nailMm ? Math.round(diameterMm) / 2 : null,
     folds: divided[0]?.count ?? 0,
     ringsMm: [...new Set(rings)].sort((a, b) => a - b),
   }
@@ -40,11 +46,15 @@ export function guideStamp(name: string, guide: NailGuide): Stamp {
     const a = (2 * Math.PI * i) / guide.folds - Math.PI / 2
     return `M0 0L${mm(nail * Math.cos(a))} ${mm(nail * Math.sin(a))}`
   }).join('')
-  const rings = guide.ringsMm.map((r) => `<circle r="${mm(r)}" stroke-dasharray="1 1"/>`).join('')
+  const rows = guide.ringsMm.map((r) => `<circle r="${mm(r)}" stroke-dasharray="1 1"/>`).join('')
+  // long dashes, so that it is not taken for a row
+  const reach = guide.reachMm === null ? '' : `<circle r="${mm(guide.reachMm)}" stroke-dasharray="4 1.5"/>`
+  const rings = rows + reach
   const words = [
     name,
     guide.folds > 0 ? `${guide.folds} parts` : 'rings only',
     `${guide.nailMm} mm nail`,
+    ...(guide.reachMm === null ? [] : [`petals to ${guide.reachMm} mm`]),
   ].join(', ')
   return {
     widthMm: 2 * half,

@@ -38,9 +38,15 @@ export interface FlowerScene {
   cupcake(shown: boolean): void
   resize(width: number, height: number): void
   look(elevationDeg: number): void
-  geometry(): BufferGeometry
-  png(): string
+  png(wish: PictureWish): string
   dispose(): void
+}
+
+/** A picture to be saved: so many pixels wide, square or shaped as it is seen, with the table's shadow and what stands on it or clear. */
+export interface PictureWish {
+  widePx: number
+  square: boolean
+  ground: boolean
 }
 
 /** A scene with one flower on the table, turned by the pointer. @throws Error when there is no WebGL. */
@@ -162,10 +168,28 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       reframe()
       draw()
     },
-    geometry: () => flower.geometry,
-    png() {
+    png({ widePx, square, ground }) {
+      const asSeen = {
+        aspect: camera.aspect,
+        ratio: renderer.getPixelRatio(),
+        size: renderer.getSize(new Vector2()),
+      }
+      const table = [shadow, rings, cake].map((thing) => ({ thing, visible: thing.visible }))
+      const high = square ? widePx : Math.round(widePx / asSeen.aspect)
+      if (!ground) for (const { thing } of table) thing.visible = false
+      renderer.setPixelRatio(1)
+      renderer.setSize(widePx, high, false)
+      camera.aspect = widePx / high
+      camera.updateProjectionMatrix()
       renderer.render(scene, camera)
-      return canvas.toDataURL('image/png')
+      const url = canvas.toDataURL('image/png')
+      for (const { thing, visible } of table) thing.visible = visible
+      renderer.setPixelRatio(asSeen.ratio)
+      renderer.setSize(asSeen.size.x, asSeen.size.y, false)
+      camera.aspect = asSeen.aspect
+      camera.updateProjectionMatrix()
+      renderer.render(scene, camera)
+      return url
     },
     dispose() {
       cancelAnimationFrame(asked)

@@ -1,11 +1,12 @@
 import { Button, SegmentedControl, Switch } from '@mantine/core'
-import { lazy, Suspense, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import type { Flower } from '#core/model/flower'
 import type { StrokeRange } from '#core/solids/mesh'
 import { strokeDefinition } from '#core/strokes/index'
 import { Loading } from '../../parts/states.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import type { Picture } from '../../workers/planner.worker.ts'
+import type { Solid } from '../../workers/solid.worker.ts'
 import { useSolid } from '../../workers/solids.ts'
 import css from './Studio.module.css'
 
@@ -28,14 +29,16 @@ export function SolidStage(props: {
   alone: boolean
   setAlone: (alone: boolean) => void
   onScene: (scene: FlowerScene | null) => void
+  onSolid: (solid: Solid | undefined) => void
 }) {
-  const { flower, picture, colours, layerId, alone, onScene } = props
+  const { flower, picture, colours, layerId, alone, onScene, onSolid } = props
   const [seed, setSeed] = useState(SEED)
   const [view, setView] = useState('46')
   const [rings, setRings] = useState(false)
   const [cupcake, setCupcake] = useState(false)
   const [under, setUnder] = useState<StrokeRange | null>(null)
   const solid = useSolid(picture?.layers, seed, picture?.run ?? null)
+  useEffect(() => onSolid(solid), [onSolid, solid])
   const layers = useMemo(() => picture?.layers.map((l) => l.layer) ?? [], [picture])
   const scene = useRef<FlowerScene>(null)
   const takeScene = (next: FlowerScene | null) => {

@@ -20,16 +20,18 @@ import { Failed } from '../../parts/states.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
 import type { Picture } from '../../workers/planner.worker.ts'
+import type { Solid } from '../../workers/solid.worker.ts'
 import { AboutFlower } from './AboutFlower.tsx'
 import { FlowerChecks } from './FlowerChecks.tsx'
 import { FlowerFigures } from './FlowerFigures.tsx'
 import { LayerList } from './LayerList.tsx'
 import { LayerStrip } from './LayerStrip.tsx'
 import { LayerTable } from './LayerTable.tsx'
+import { PictureDialog } from './PictureDialog.tsx'
 import { RoleList } from './RoleList.tsx'
 import { SolidStage } from './SolidStage.tsx'
 import css from './Studio.module.css'
-import { saveGltf, savePicture } from './saveSolid.ts'
+import { saveGltf } from './saveSolid.ts'
 import { useFlowerDraft } from './useFlowerDraft.ts'
 import { useKept } from './useKept.ts'
 
@@ -50,6 +52,8 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const seesKept = showsKept && differs && before
   const [layerId, setLayerId] = useState<string | null>(null)
   const [alone, setAlone] = useState(false)
+  const [picturing, setPicturing] = useState(false)
+  const [solid, setSolid] = useState<Solid>()
   const scene = useRef<FlowerScene>(null)
   const navigate = useNavigate()
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
@@ -115,11 +119,21 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
                 <Button>Save as…</Button>
               </Menu.Target>
               <Menu.Dropdown>
-                <Menu.Item onClick={() => scene.current && savePicture(scene.current, flower.name)}>
-                  Picture (PNG)
-                </Menu.Item>
+                <Menu.Item onClick={() => setPicturing(true)}>Picture (PNG)…</Menu.Item>
                 <Menu.Item
-                  onClick={() => scene.current && void attempt(() => saveGltf(scene.current!, flower))}
+                  disabled={!solid}
+                  onClick={() =>
+                    solid &&
+                    picture &&
+                    void attempt(() =>
+                      saveGltf(
+                        solid.mesh,
+                        flower,
+                        picture.layers.map((l) => l.layer),
+                        colours,
+                      ),
+                    )
+                  }
                 >
                   Solid (glTF)
                 </Menu.Item>
@@ -136,6 +150,12 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           </>
         }
       />
+      <PictureDialog
+        opened={picturing}
+        close={() => setPicturing(false)}
+        scene={scene.current}
+        name={flower.name}
+      />
       {error && <Failed what="This flower" error={error} />}
       <div className={css.columns}>
         <div className={css.left}>
@@ -146,6 +166,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
             layerId={selected}
             alone={alone}
             setAlone={setAlone}
+            onSolid={setSolid}
             onScene={(next) => {
               scene.current = next
             }}

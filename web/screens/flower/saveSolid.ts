@@ -1,33 +1,23 @@
-import type { Flower } from '#core/model/flower'
-import type { FlowerScene } from '../../solid/scene.ts'
+import type { Flower, Layer } from '#core/model/flower'
+import type { FlowerMesh } from '#core/solids/mesh'
+import { offerFile } from '../../parts/offer.ts'
+import type { FlowerScene, PictureWish } from '../../solid/scene.ts'
 
-/** Offers the scene as it is seen now as a PNG. */
-export function savePicture(scene: FlowerScene, name: string): void {
-  offer(scene.png(), `${fileName(name)}.png`)
+/** Offers the scene from where it is seen now as a PNG. */
+export async function savePicture(scene: FlowerScene, name: string, wish: PictureWish): Promise<void> {
+  const png = await (await fetch(scene.png(wish))).blob()
+  offerFile(png, `${name}.png`)
 }
 
-/** Offers the solid as binary glTF, in millimetres. */
-export async function saveGltf(scene: FlowerScene, flower: Flower): Promise<void> {
-  const [{ GLTFExporter }, { Mesh, MeshStandardMaterial }] = await Promise.all([
-    import('three/examples/jsm/exporters/GLTFExporter.js'),
-    import('three'),
-  ])
-  const geometry = scene.geometry().clone()
-  geometry.setDrawRange(0, Number.POSITIVE_INFINITY)
-  for (const name of ['bent', 'along', 'thick', 'openness', 'place', 'layer']) geometry.deleteAttribute(name)
-  const mesh = new Mesh(geometry, new MeshStandardMaterial({ color: flower.roles[0]!.hex, roughness: 0.8 }))
-  mesh.name = flower.name
-  const file = (await new GLTFExporter().parseAsync(mesh, { binary: true })) as ArrayBuffer
-  const url = URL.createObjectURL(new Blob([file], { type: 'model/gltf-binary' }))
-  offer(url, `${fileName(flower.name)}.glb`)
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+/** Offers the solid as binary glTF, in metres with Y up and in its colours. */
+export async function saveGltf(
+  mesh: FlowerMesh,
+  flower: Flower,
+  layers: readonly Layer[],
+  colours: Readonly<Record<string, string>>,
+): Promise<void> {
+  // the writer comes only where somebody saves
+  const { flowerGlb } = await import('../../solid/glb.ts')
+  const file = await flowerGlb(mesh, flower, layers, colours)
+  offerFile(new Blob([file], { type: 'model/gltf-binary' }), `${flower.name}.glb`)
 }
-
-function offer(url: string, name: string): void {
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-}
-
-const fileName = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-')

@@ -1,0 +1,84 @@
+import { validateBytes } from 'gltf-validator'
+import type { Mesh } from 'three'
+import { Color, Vector3 } from 'three'
+import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js'
+import { describe, expect, it } from 'vitest'
+import { starterWorkshop } from '#core/catalogue/starter'
+import { fitFlower } from '#core/flowers/resolve'
+import { flowerMesh } from '#core/mesh/flowerMesh'
+import { flowerGlb } from './glb.ts'
+
+async function exported(id: string, hexes: Record<string, string>) {
+  const flower = starterWorkshop.flowers.find((f) => f.id === id)!
+  const { layers, measure } = fitFlower(flower, { sizeMm: null, tips: {} }, starterWorkshop.tips)
+  const mesh = flowerMesh(layers, 1, 0.35)
+  const colours = { ...Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), ...hexes }
+  const glb = await flowerGlb(
+    mesh,
+    flower,
+    layers.map((l) => l.layer),
+    colours,
+  )
+  return { glb, mesh, measure }
+}
+
+/** Read by a program that is not ours. */
+async function opened(glb: Uint8Array<ArrayBuffer>): Promise<Mesh> {
+  const { scene } = await new GLTFLoader().parseAsync(glb.buffer, '')
+  let found: Mesh | null = null
+  scene.traverse((thing) => {
+    if ((thing as Mesh).isMesh) found = thing as Mesh
+  })
+  return found!
+}
+
+describe('a flower as glTF', () => {
+  it.each(['blossom', 'rose', 'ranunculus', 'shell-border', 'leaf'])(
+    '%s is what the usual validator calls sound',
+    async (id) => {
+      const { glb } = await exported(id, {})
+      const { issues } = await validateBytes(glb)
+      expect(issues.messages.slice(0, 3)).toEqual([])
+      expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0])
+    },
+  )
+
+  it('opens elsewhere as large as it is, in metres, standing upright', async () => {
+    const { glb, mesh, measure } = await exported('rose', {})
+    const { geometry } = await opened(glb)
+    geometry.computeBoundingBox()
+    const size = geometry.boundingBox!.getSize(new Vector3())
+    expect(Math.abs(size.y * 1000 - measure.heightMm)).toBeLessThan(1.5)
+    expect(Math.abs((size.x + size.z) * 500 - measure.diameterMm)).toBeLessThan(2)
+    expect(geometry.boundingBox!.min.y).toBeGreaterThanOrEqual(-1e-6)
+    expect(geometry.index!.count).toBe(mesh.indices.length)
+    // what was to the right stays to the right, what was away from us is behind: not a mirror image
+    const at = geometry.getAttribute('position')
+    const far = mesh.positions.reduce(
+      (best, y, o) => (o % 3 === 1 && y > mesh.positions[best]! ? o : best),
+      1,
+    )
+    expect(at.getZ((far - 1) / 3) * 1000).toBeCloseTo(-mesh.positions[far]!, 4)
+    expect(at.getX((far - 1) / 3) * 1000).toBeCloseTo(mesh.positions[far - 1]!, 4)
+  })
+
+  it('opens in its colours: throat at the foot of a petal, petal at its rim, each as it was typed', async () => {
+    const { glb, mesh } = await exported('blossom', { petal: '#ffffff', throat: '#800000' })
+    const { geometry } = await opened(glb)
+    const colours = geometry.getAttribute('color')
+    const throat = new Color('#800000')
+    const seen = { foot: 0, rim: 0 }
+    mesh.layers.forEach((value, v) => {
+      if (Math.floor(value + 0.2) !== 1) return
+      const colour = new Color(colours.getX(v), colours.getY(v), colours.getZ(v))
+      if (mesh.places[v]! < 0.2) {
+        seen.foot += 1
+        expect(Math.abs(colour.r - throat.r) + colour.g + colour.b).toBeLessThan(0.001)
+      } else if (mesh.places[v]! > 0.5) {
+        seen.rim += 1
+        expect([colour.r, colour.g, colour.b].map((c) => Math.round(c * 1000))).toEqual([1000, 1000, 1000])
+      }
+    })
+    expect(Math.min(seen.foot, seen.rim)).toBeGreaterThan(100)
+  })
+})
