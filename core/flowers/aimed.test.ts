@@ -4,7 +4,7 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import type { Flower } from '../model/flower.ts'
 import { strokeBody } from '../solids/body.ts'
 import { aimedExtent, stretchedExtent } from './aimed.ts'
-import { type ResolvedLayer, scaleLayer } from './layers.ts'
+import { type ResolvedLayer, scaleResolved } from './layers.ts'
 import { layerSpots } from './spots.ts'
 
 const resolved = (flower: Flower): ResolvedLayer[] =>
@@ -54,7 +54,7 @@ describe('a flower with its lengths stretched', () => {
       const layers = resolved(flower)
       const readOff = stretchedExtent(layers)
       for (const factor of [0.61, 0.873, 1, 1.037, 1.37, 1.99]) {
-        const exact = aimedExtent(layers.map(({ layer, tip }) => ({ layer: scaleLayer(layer, factor), tip })))
+        const exact = aimedExtent(layers.map((l) => scaleResolved(l, factor)))
         expect(Math.abs(readOff(factor).diameterMm / exact.diameterMm - 1), `${factor}`).toBeLessThan(0.005)
         expect(Math.abs(readOff(factor).heightMm / exact.heightMm - 1), `${factor}`).toBeLessThan(0.02)
       }

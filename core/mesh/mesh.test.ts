@@ -54,7 +54,7 @@ describe.each(catalogueFlowers.map((f) => [f.name, f] as const))('the solid of %
   })
 
   it('fills its buffers exactly, stroke after stroke', () => {
-    expect(mesh.strokes).toHaveLength(layers.reduce((sum, l) => sum + l.layer.count, 0))
+    expect(mesh.strokes).toHaveLength(measure.layers.reduce((sum, l) => sum + l.strokes, 0))
     const last = mesh.strokes.at(-1)!
     expect(last.start + last.count).toBe(mesh.indices.length)
     expect(mesh.indices.reduce((most, i) => Math.max(most, i), 0)).toBe(mesh.positions.length / 3 - 1)

@@ -12,6 +12,8 @@ export interface LaidSheet {
   thick: Float64Array
   /** Lies flat, so that its thickness is above and below it, however its surface is creased. */
   flat: boolean
+  /** The way that is up for what lies flat there: a direction of length one. */
+  up: readonly [x: number, y: number, z: number]
 }
 
 /** A rope of icing as it was laid: where its middle runs, and how wide its section is there. */

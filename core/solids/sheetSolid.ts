@@ -51,7 +51,7 @@ const THICKEST = 2.6
 export function laySheet(
   path: SheetPath,
   slot: Slot,
-  { flow, vee = 0, flat }: { flow: number; vee?: number; flat: boolean },
+  { flow, vee = 0, flat, up }: { flow: number; vee?: number } & Pick<LaidSheet, 'flat' | 'up'>,
   ripple: Ripple | null,
   { tSteps, uSteps }: SheetCut,
   random: Random,
@@ -66,6 +66,7 @@ export function laySheet(
     points: grid.points,
     thick: thicknesses(grid, slot, flow, random),
     flat,
+    up,
   }
 }
 
@@ -77,7 +78,7 @@ export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number):
   const { points, thick, tSteps, uSteps } = laid
   const row = uSteps + 1
   const normals = gridNormals(points, tSteps, row)
-  if (laid.flat) levelled(normals)
+  if (laid.flat) levelled(normals, laid.up)
   const around = ringSize(laid)
   const first = builder.vertices
   const { positions, places, alongs, thicks, layers } = builder.mesh
@@ -115,19 +116,21 @@ export function skinSheet(builder: MeshBuilder, laid: LaidSheet, layer: number):
 /** How far the thickness of a flat sheet is turned from square to its surface towards upright. */
 const LEVELLED = 0.9
 
-/** Turns normals of a flat sheet towards upright, all to the side that most of them look to. In place. */
-function levelled(normals: Float64Array): void {
-  let up = 0
-  for (let o = 2; o < normals.length; o += 3) up += normals[o]!
-  const side = up < 0 ? -1 : 1
+/** Turns normals of a flat sheet towards the way that is up for it, all to the side that most of them look to. In place. */
+function levelled(normals: Float64Array, [ux, uy, uz]: LaidSheet['up']): void {
+  const along = (o: number) => normals[o]! * ux + normals[o + 1]! * uy + normals[o + 2]! * uz
+  let most = 0
+  for (let o = 0; o < normals.length; o += 3) most += along(o)
+  const side = most < 0 ? -1 : 1
   for (let o = 0; o < normals.length; o += 3) {
-    const x = normals[o]! * (1 - LEVELLED)
-    const y = normals[o + 1]! * (1 - LEVELLED)
-    const z = Math.max(0.1, normals[o + 2]! * side) * (1 - LEVELLED) + LEVELLED
-    const length = Math.hypot(x, y, z)
-    normals[o] = x / length
-    normals[o + 1] = y / length
-    normals[o + 2] = (side * z) / length
+    const rise = along(o)
+    const keep = 1 - LEVELLED
+    const lift = Math.max(0.1, rise * side) * keep + LEVELLED
+    const [x, y, z] = [normals[o]! - rise * ux, normals[o + 1]! - rise * uy, normals[o + 2]! - rise * uz]
+    const length = Math.hypot(x * keep, y * keep, z * keep, lift)
+    normals[o] = (x * keep + side * lift * ux) / length
+    normals[o + 1] = (y * keep + side * lift * uy) / length
+    normals[o + 2] = (z * keep + side * lift * uz) / length
   }
 }
 

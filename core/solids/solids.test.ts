@@ -145,7 +145,7 @@ describe('the skin of a sheet', () => {
   const skinned = (path: SheetPath, flow = 1) => {
     const room = sheetRoom(cut)
     const builder = newMesh(room.vertices, room.triangles)
-    skinSheet(builder, laySheet(path, plate, { flow, flat: false }, null, cut, steady), 0)
+    skinSheet(builder, laySheet(path, plate, { flow, flat: false, up: [0, 0, 1] }, null, cut, steady), 0)
     return builder.mesh
   }
   const strip =

@@ -1,3 +1,4 @@
+import { turned, turningOf } from '../geometry/seat.ts'
 import { measureSheet, sweepSheet } from '../geometry/sheet.ts'
 import { measureTube } from '../geometry/tube.ts'
 import type { Random } from '../random.ts'
@@ -6,7 +7,7 @@ import { strokeCycles, traceStroke } from '../strokes/quantities.ts'
 import type { Placement, StrokeDefinition, Trace } from '../strokes/stroke.ts'
 import { type Outline, outlineArea, type Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingOutlines, openingSlot } from '../tips/index.ts'
-import { type Laid, outlineMiddle } from './laid.ts'
+import { type Laid, type LaidSheet, outlineMiddle } from './laid.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { laySheet, type Ripple, sheetCut, sheetRoom, skinSheet } from './sheetSolid.ts'
 import { layRope, skinRope, tubeRoom } from './tubeSolid.ts'
@@ -61,11 +62,15 @@ function planSheet(
     lay: (at, random) => {
       const here = retrace(at)
       return here.primitive === 'sheet'
-        ? [laySheet(here.path, slot, { ...here, flat }, ripple, cut, random)]
+        ? [laySheet(here.path, slot, { ...here, flat, up: upOf(at) }, ripple, cut, random)]
         : []
     },
   }
 }
+
+/** Which way is up for what lies on a seat. */
+const upOf = ({ seat }: Placement): LaidSheet['up'] => (seat ? turned(turningOf(seat), 0, 0, 1) : UP)
+const UP = [0, 0, 1] as const
 
 /** A mound is the largest smooth thing of a flower: its corners would be seen first. */
 const MOUND_DETAIL = 1.4

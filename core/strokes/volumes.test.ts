@@ -107,7 +107,7 @@ const LARGEST: [
   ['zigzag', 'zigzag-border', 'string', 251.2, 2.999, 62.98, 1.913],
   ['leafPull', 'ruffled-leaf', 'leaf', 318.1, 2.333, 23.52, 5.932],
   ['grass', 'grass-tuft', 'tufts', 84.28, 1.109, 9.849, 9.602],
-  ['line', 'scroll', 'hairline', 9.425, 1.08, 21.01, 0.9565],
+  ['line', 'scroll', 'hairline', 11.78, 1.2, 16.41, 0.9565],
   ['shell', 'shell-border', 'shell', 179.8, 1.236, 10.25, 7.742],
   ['beadTail', 'bead-border', 'bead', 81.76, 1.137, 7.513, 4.849],
   ['ribbon', 'ruffle-border', 'ribbon', 691.7, 3.066, 41.46, 8.389],

@@ -1,12 +1,16 @@
+import type { z } from 'zod'
 import { loadRoles } from '../../loads/index.ts'
-import type { Flower, Layer, Role } from '../../model/flower.ts'
-import { ON_A_RING } from '../../places/index.ts'
+import { type Floret, type Flower, floretSchema, type Layer, type Role } from '../../model/flower.ts'
+import { ON_A_RING, placesSchema } from '../../places/index.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../../strokes/index.ts'
 
 /** A stroke as a recipe writes it: anything with a default may be left out. */
 type StrokeInput = { kind: Stroke['kind'] } & Record<string, unknown>
 
-type LayerInput = Partial<Omit<Layer, 'stroke'>> & { stroke: StrokeInput }
+type LayerInput = Partial<Omit<Layer, 'stroke' | 'at'>> & {
+  stroke: StrokeInput
+  at?: z.input<typeof placesSchema>
+}
 
 /** A layer of one colour. */
 export function plain(
@@ -34,6 +38,8 @@ export function striped(
   return layer(name, { kind: 'striped', wideEnd, rest, border }, tipId, count, ringMm, heightMm, more)
 }
 
+const idOf = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-')
+
 function layer(
   name: string,
   load: Layer['load'],
@@ -41,10 +47,10 @@ function layer(
   count: number,
   ringMm: number,
   heightMm: number,
-  { stroke, ...more }: LayerInput,
+  { stroke, at = ON_A_RING, ...more }: LayerInput,
 ): Layer {
   return {
-    id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+    id: idOf(name),
     name,
     load,
     tipId,
@@ -54,7 +60,7 @@ function layer(
     stiffness: 'stiff',
     startDeg: 0,
     spreadDeg: 360,
-    at: ON_A_RING,
+    at: placesSchema.parse(at),
     floretId: null,
     mayWait: false,
     loose: false,
@@ -62,6 +68,14 @@ function layer(
     stroke: strokeSchema.parse(stroke),
   }
 }
+
+/** A whole small flower of which there are several: the layers that name it are repeated at its places. */
+export const floret = (
+  name: string,
+  count: number,
+  at: z.input<typeof placesSchema>,
+  more: Partial<Floret> = {},
+): Floret => floretSchema.parse({ id: idOf(name), name, count, ringMm: 0, heightMm: 0, at, ...more })
 
 /** A colour role of a recipe. */
 export const role = (id: string, name: string, hex: string): Role => ({ id, name, hex })

@@ -1,60 +1,23 @@
-import { inPlace, plain, role } from './build.ts'
+import { floret, inPlace, plain, role } from './build.ts'
 
-/** A ball of small four-petalled florets. */
+/** A ball of small four-petalled florets, each with its eye, no two turned alike. */
 export const hydrangea = inPlace({
   id: 'hydrangea',
   name: 'Hydrangea head',
   level: 'practised',
   roles: [role('floret', 'Florets', '#8fa3cc'), role('eye', 'Eyes', '#e9e2c8')],
+  florets: [floret('Floret', 17, { kind: 'dome', radiusMm: 11.5, tallMm: 8.8, toDeg: 84 }, { looseDeg: 60 })],
   layers: [
     plain('Dome', 'floret', 'round-10', 1, 0, 0, {
-      stroke: { kind: 'mound', radiusMm: 12, topMm: 0, tallMm: 9, shape: 'dome' },
+      stroke: { kind: 'mound', radiusMm: 11, topMm: 0, tallMm: 8, shape: 'dome' },
     }),
-    plain('Lowest petals', 'floret', 'petal-8', 16, 9.6, 1.8, {
-      startDeg: 0,
-      stroke: { kind: 'fan', spanDeg: 60, outMm: 2, tiltStartDeg: -8, tiltEndDeg: 1, curlDeg: 10, flow: 1.3 },
+    plain('Petals', 'floret', 'petal-5', 4, 0.3, 0.6, {
+      floretId: 'floret',
+      stroke: { kind: 'fan', spanDeg: 74, outMm: 1, tiltStartDeg: 4, tiltEndDeg: 12, curlDeg: 10, flow: 1.1 },
     }),
-    plain('Low petals', 'floret', 'petal-8', 14, 8, 4.6, {
-      startDeg: 12,
-      stroke: { kind: 'fan', spanDeg: 60, outMm: 2, tiltStartDeg: 6, tiltEndDeg: 15, curlDeg: 10, flow: 1.3 },
-    }),
-    plain('High petals', 'floret', 'petal-8', 11, 5.2, 7.4, {
-      startDeg: 4,
-      stroke: {
-        kind: 'fan',
-        spanDeg: 60,
-        outMm: 2,
-        tiltStartDeg: 22,
-        tiltEndDeg: 31,
-        curlDeg: 10,
-        flow: 1.3,
-      },
-    }),
-    plain('Top petals', 'floret', 'petal-8', 7, 2, 9.2, {
-      startDeg: 0,
-      stroke: {
-        kind: 'fan',
-        spanDeg: 60,
-        outMm: 2,
-        tiltStartDeg: 38,
-        tiltEndDeg: 47,
-        curlDeg: 10,
-        flow: 1.3,
-      },
-    }),
-    plain('Low eyes', 'eye', 'cut-1', 9, 10.6, 4.8, {
+    plain('Eyes', 'eye', 'cut-1', 1, 0, 1.6, {
+      floretId: 'floret',
       stiffness: 'soft',
-      startDeg: 10,
-      stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 0.9 },
-    }),
-    plain('Eyes', 'eye', 'cut-1', 7, 7.4, 8.4, {
-      stiffness: 'soft',
-      startDeg: 0,
-      stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 0.9 },
-    }),
-    plain('Top eyes', 'eye', 'cut-1', 4, 3, 10.4, {
-      stiffness: 'soft',
-      startDeg: 20,
       stroke: { kind: 'dot', radiusMm: 0.6, tallMm: 0.9 },
     }),
   ],

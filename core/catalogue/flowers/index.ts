@@ -21,6 +21,7 @@ import { dotBorder } from './dotBorder.ts'
 import { dropBorder } from './dropBorder.ts'
 import { dropCluster } from './dropCluster.ts'
 import { dropStarFlower } from './dropStarFlower.ts'
+import { fern } from './fern.ts'
 import { floodedDisc } from './floodedDisc.ts'
 import { footedBlossom } from './footedBlossom.ts'
 import { forgetMeNot } from './forgetMeNot.ts'
@@ -34,6 +35,7 @@ import { hydrangea } from './hydrangea.ts'
 import { lavender } from './lavender.ts'
 import { leafCluster } from './leafCluster.ts'
 import { leafSingle } from './leafSingle.ts'
+import { leafySprig } from './leafySprig.ts'
 import { lilac } from './lilac.ts'
 import { lilyOfTheValley } from './lilyOfTheValley.ts'
 import { magnolia } from './magnolia.ts'
@@ -49,6 +51,7 @@ import { primrose } from './primrose.ts'
 import { quarteredRose } from './quarteredRose.ts'
 import { raceme } from './raceme.ts'
 import { ranunculus } from './ranunculus.ts'
+import { reverseShellBorder } from './reverseShellBorder.ts'
 import { ribbonRose } from './ribbonRose.ts'
 import { ropeBorder } from './ropeBorder.ts'
 import { rose } from './rose.ts'
@@ -145,6 +148,8 @@ export const catalogueFlowers: readonly Flower[] = [
   leafCluster,
   petalLeaf,
   commaLeaves,
+  fern,
+  leafySprig,
   grassTuft,
   succulent,
   agave,
@@ -154,6 +159,7 @@ export const catalogueFlowers: readonly Flower[] = [
   lilyOfTheValley,
   scroll,
   shellBorder,
+  reverseShellBorder,
   beadBorder,
   dropBorder,
   dotBorder,

@@ -1,6 +1,6 @@
 import { inPlace, plain, role } from './build.ts'
 
-/** A comma and its mirror: the smallest ornament of line work. */
+/** A comma, its mirror and a hairline out of one root: the smallest ornament of line work. */
 export const scroll = inPlace({
   id: 'scroll',
   name: 'Comma scroll',
@@ -10,17 +10,18 @@ export const scroll = inPlace({
   layers: [
     plain('Large comma', 'line', 'round-2', 1, 0, 0, {
       stiffness: 'soft',
+      startDeg: 6,
       stroke: { kind: 'comma', lengthMm: 22, turnDeg: 120 },
     }),
-    plain('Small comma', 'line', 'round-2', 1, 6, 0, {
+    plain('Small comma', 'line', 'round-2', 1, 0.6, 0, {
       stiffness: 'soft',
-      startDeg: -30,
-      stroke: { kind: 'comma', lengthMm: 14, turnDeg: -110, swell: 1.2 },
+      startDeg: -24,
+      stroke: { kind: 'comma', lengthMm: 15, turnDeg: -110, swell: 1.2 },
     }),
-    plain('Hairline', 'line', 'round-1', 1, 9, 0, {
+    plain('Hairline', 'line', 'round-1', 1, 1.4, 0, {
       stiffness: 'writing',
-      startDeg: -4,
-      stroke: { kind: 'line', lengthMm: 12 },
+      startDeg: -8,
+      stroke: { kind: 'line', lengthMm: 15 },
     }),
   ],
 })
