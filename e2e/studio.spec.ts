@@ -64,3 +64,72 @@ test('a flower goes out as a file, comes back as our own, and a broken one is re
   await page.getByRole('radiogroup', { name: 'Kind' }).getByText('Our own').click()
   await expect(page.getByRole('link', { name: /Hellebore from a friend/ })).toBeVisible()
 })
+
+test('a solid and a picture leave the house: glTF that names itself, a PNG of the size asked for', async ({
+  page,
+}) => {
+  const saved = async (act: () => Promise<void>) => {
+    const saving = page.waitForEvent('download')
+    await act()
+    const download = await saving
+    return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) }
+  }
+  await page.goto('/flowers/blossom')
+  await expect(page.getByRole('img', { name: /as a solid/ })).toBeVisible()
+  const save = page.getByRole('button', { name: 'Save as…' })
+
+  const solid = await saved(async () => {
+    await save.click()
+    await page.getByRole('menuitem', { name: 'Solid (glTF)' }).click()
+  })
+  expect(solid.name).toMatch(/\.glb$/)
+  expect(solid.bytes.subarray(0, 4).toString()).toBe('glTF')
+  expect(solid.bytes.readUInt32LE(8)).toBe(solid.bytes.length)
+
+  await save.click()
+  await page.getByRole('menuitem', { name: 'Picture (PNG)…' }).click()
+  await page.getByLabel('Width in pixels').fill('5000')
+  await expect(page.getByText('At most 4096 pixels.')).toBeVisible()
+  await page.getByLabel('Width in pixels').fill('900')
+  await page.getByRole('switch', { name: 'Square' }).click()
+  const picture = await saved(() => page.getByRole('button', { name: 'Save the picture' }).click())
+  // width and height stand in the first chunk of a PNG
+  expect([picture.bytes.readUInt32BE(16), picture.bytes.readUInt32BE(20)]).toEqual([900, 900])
+})
+
+test('layers are muted, dragged and compared with what was kept; orders still pipe them all', async ({
+  page,
+}) => {
+  await page.goto('/flowers/hellebore')
+  await page.getByRole('button', { name: 'Copy to change it' }).click()
+  await expect(page.getByRole('heading', { name: 'Hellebore (ours)' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Petals.* 5 × lying petal/ })).toBeVisible()
+
+  await page.getByRole('button', { name: 'Mute Petals' }).click()
+  await expect(page.getByText('1 layer left out of the picture and the figures')).toBeVisible()
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await expect(page.getByText(/left out of the picture/)).toBeHidden()
+
+  // the second layer is carried below the third by its grip
+  const order = () =>
+    page
+      .getByRole('button', { name: /^Move / })
+      .evaluateAll((all) => all.map((b) => b.getAttribute('aria-label')))
+  const [first, second, third, ...others] = await order()
+  const middleOf = async (name: string) => {
+    const box = (await page.getByRole('button', { name, exact: true }).boundingBox())!
+    return [box.x + box.width / 2, box.y + box.height / 2] as const
+  }
+  const [x, y] = await middleOf(second!)
+  const [, below] = await middleOf(third!)
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x, below + 4, { steps: 12 })
+  await page.mouse.up()
+  await expect.poll(order).toEqual([first, third, second, ...others])
+
+  await expect(page.getByText(/^(was|as it was)/).first()).toBeVisible()
+  await page.getByRole('switch', { name: 'as it was' }).click()
+  await page.getByRole('button', { name: 'Keep this' }).click()
+  await expect(page.getByRole('button', { name: 'Keep this' })).toBeHidden()
+})

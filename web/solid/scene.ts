@@ -38,7 +38,8 @@ export interface FlowerScene {
   cupcake(shown: boolean): void
   resize(width: number, height: number): void
   look(elevationDeg: number): void
-  png(wish: PictureWish): string
+  /** @throws Error where the browser has no room for so large a picture. */
+  png(wish: PictureWish): Promise<Blob>
   dispose(): void
 }
 
@@ -182,14 +183,21 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       camera.aspect = widePx / high
       camera.updateProjectionMatrix()
       renderer.render(scene, camera)
-      const url = canvas.toDataURL('image/png')
+      // what is drawn now is what is kept, however long it takes to write
+      const picture = new Promise<Blob>((done, fail) =>
+        canvas.toBlob((blob) =>
+          blob
+            ? done(blob)
+            : fail(new Error('The browser has no room for so large a picture. Take a smaller one.')),
+        ),
+      )
       for (const { thing, visible } of table) thing.visible = visible
       renderer.setPixelRatio(asSeen.ratio)
       renderer.setSize(asSeen.size.x, asSeen.size.y, false)
       camera.aspect = asSeen.aspect
       camera.updateProjectionMatrix()
       renderer.render(scene, camera)
-      return url
+      return picture
     },
     dispose() {
       cancelAnimationFrame(asked)

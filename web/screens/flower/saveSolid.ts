@@ -5,8 +5,7 @@ import type { FlowerScene, PictureWish } from '../../solid/scene.ts'
 
 /** Offers the scene from where it is seen now as a PNG. */
 export async function savePicture(scene: FlowerScene, name: string, wish: PictureWish): Promise<void> {
-  const png = await (await fetch(scene.png(wish))).blob()
-  offerFile(png, `${name}.png`)
+  offerFile(await scene.png(wish), `${name}.png`)
 }
 
 /** Offers the solid as binary glTF, in metres with Y up and in its colours. */
