@@ -92,4 +92,16 @@ if (names.length === 0 || names.includes('tray')) {
   await page.screenshot({ path: join(folder, 'tray.png'), timeout: 90_000 })
   console.log('tray')
 }
+if (names.length === 0 || names.includes('studio')) {
+  // a flower of our own, made for the picture and put away again
+  const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
+  const made = await page.request.post(`${at}/api/flowers/hydrangea/copy`)
+  const { id } = await made.json()
+  await page.goto(`${at}/flowers/${id}`)
+  await page.getByRole('button', { name: /^Floret/ }).click()
+  await page.waitForTimeout(6000)
+  await page.screenshot({ path: join(folder, 'studio.png'), timeout: 90_000 })
+  await page.request.delete(`${at}/api/flowers/${id}`)
+  console.log('studio')
+}
 await browser.close()

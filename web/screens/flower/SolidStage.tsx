@@ -114,7 +114,7 @@ export function SolidStage(props: {
           checked={cupcake}
           onChange={(e) => setCupcake(e.currentTarget.checked)}
         />
-        {layerId && (
+        {layers.some((l) => l.id === layerId) && (
           <Switch
             size="xs"
             label="only this layer"
