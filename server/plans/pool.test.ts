@@ -36,13 +36,16 @@ describe('plans on threads of their own', () => {
     const tea = newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar')
     const teaTask = taskOf({ order: tea, workshop: starterWorkshop })
     const endless = hostileOrders().find((o) => o.name === '2 pieces of endless strokes')!
-    const refused = pool.plan(taskOf(endless)).catch((error: ProblemError) => error.code)
+    const refused = pool.plan(taskOf(endless)).catch(({ code, message }: ProblemError) => ({ code, message }))
     const tables = await Promise.all([
       textOf(pool.plan(teaTask)),
       textOf(pool.table({ ...teaTask, table: 'bags' })),
     ])
     expect([JSON.parse(tables[0]!).orderId, tables[1]]).toEqual(['a', '\r\n'])
-    expect(await refused).toBe('too-much-to-plan')
+    expect(await refused).toEqual({
+      code: 'too-much-to-plan',
+      message: expect.stringMatching(/^Its plan was not done in time\. Split the order/),
+    })
   })
 
   it('ask to come back when too many wait', async () => {
