@@ -20,7 +20,7 @@ export interface Measured extends Named {
   measure(): number
 }
 
-/** Something measured on a server, which takes its time; compared with a baseline where there is one. */
+/** Something measured on a server or in a browser, which takes its time; compared with a baseline where there is one. */
 export interface ServedBenchmark extends Named {
   unit: 'ms' | 'starts'
   measure(): Promise<{ value: number; baseline: number | null }>

@@ -2,7 +2,7 @@ import { bagBenchmarks } from './bags.ts'
 import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 import { chainBroken } from './chainBroken.ts'
 import { colourBenchmarks } from './colour.ts'
-import { fewerBenchmarks } from './fewer.ts'
+import { fewerBenchmarks, fewerTips } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
 import { pileBenchmarks } from './piles.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
@@ -32,7 +32,7 @@ const quick: Benchmark[] = [
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
-  ...serverBenchmarks.filter(wanted),
+  ...[fewerTips, ...serverBenchmarks].filter(wanted),
   ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
 
