@@ -78,7 +78,9 @@ try {
     for (const mutation of sample) {
       const alive = survives(mutation, room)
       if (alive) survivors += 1
-      process.stdout.write(alive ? `\nnot noticed: ${mutation.file}:${mutation.line} ${mutation.what}\n` : '.')
+      process.stdout.write(
+        alive ? `\nnot noticed: ${mutation.file}:${mutation.line} ${mutation.what}\n` : '.',
+      )
     }
     const noticed = sample.length - survivors
     rows.push({
