@@ -1,17 +1,20 @@
 import type { Random } from '../random.ts'
 import { type Arrangement, type BagProblem, fitOf, type Group, mayShare } from './problem.ts'
 
+/** Which change is tried, by where a random number falls: half of the work of a search is the order of jobs. */
+const CHANCES = { order: 0.55, join: 0.7, part: 0.85 }
+
 /**
  * A small change to an arrangement, at random: a job elsewhere, two bags joined or one parted, a coupler on or off. Null
  * where the change that came up cannot be.
  */
 export function move(problem: BagProblem, now: Arrangement, random: Random): Arrangement | null {
   const kind = random()
-  if (kind < 0.55) return otherOrder(problem, now, random)
+  if (kind < CHANCES.order) return otherOrder(problem, now, random)
   const groups =
-    kind < 0.7
+    kind < CHANCES.join
       ? joinSome(problem, now.groups, random)
-      : kind < 0.85
+      : kind < CHANCES.part
         ? partSome(now.groups, random)
         : toggleCoupler(problem, now.groups, random)
   return groups ? { ...now, groups } : null

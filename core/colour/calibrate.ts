@@ -51,7 +51,11 @@ export function fitDye(generic: Spectrum, observations: readonly Observation[]):
   return { curve, error: errors.length > 0 ? errors.reduce((a, b) => a + b, 0) / errors.length : 0 }
 }
 
+/** A channel within one step of 255 from an end may have been cut off there; such a dab counts for so much. */
+const AT_AN_END = 0.004
+const LITTLE_TRUST = 0.4
+
 /** A colour that touches an end of a camera's range says little: its dab counts for less. */
 export function trustOf(hex: string): number {
-  return hexChannels(hex).some((c) => c <= 0.004 || c >= 0.996) ? 0.4 : 1
+  return hexChannels(hex).some((c) => c <= AT_AN_END || c >= 1 - AT_AN_END) ? LITTLE_TRUST : 1
 }

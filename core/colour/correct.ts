@@ -82,7 +82,7 @@ function explained(
   })
   const theta = new Float64Array(free)
   if (strayDye !== null) theta[n] = Math.log(STRAY_START)
-  if (free > 0) minimise(problem, theta, 30, 1e-9)
+  if (free > 0) minimise(problem, theta, MOST_STEPS, 1e-9)
   const surprises = new Float64Array(3 + n)
   const slopes = new Float64Array((3 + n) * free)
   problem.evaluate(theta, surprises, slopes)
@@ -125,6 +125,14 @@ export interface Correction {
   difference: number
 }
 
+/** A bottle more to open is worth so much of a difference, CIEDE2000. */
+const EACH_DYE_COST = 0.25
+/** Where solving begins: doses that absorb so much at their peak; of the bowl kept as stock, or as it is, so much. */
+const FIRST_GUESS = 0.3
+const FIRST_STOCK = 0.3
+const FIRST_KEPT = 0.8
+/** Steps of the solver at the most. */
+const MOST_STEPS = 30
 /** Difference that doubling a batch has to be worth, CIEDE2000. */
 const GROWTH_COST = 1.5
 /** What beginning anew has to be worth besides what is thrown away. */
@@ -159,7 +167,7 @@ export function corrections(mixed: Mixed): Correction[] {
   function worth(way: Correction): number {
     const thrown = way.stockGrams > 0 ? grams - way.stockGrams : way.gramsAfter - grams
     const fresh = way.stockGrams > 0 ? FRESH_COST : 0
-    return way.difference + fresh + (GROWTH_COST * thrown) / grams + 0.25 * way.add.length
+    return way.difference + fresh + (GROWTH_COST * thrown) / grams + EACH_DYE_COST * way.add.length
   }
 
   /** @param least of the bowl that is kept, as a share of what it then holds; null for a bowl that is not thinned. */
@@ -171,9 +179,9 @@ export function corrections(mixed: Mixed): Correction[] {
     // shares and doses as logarithms; the share is at most all of it
     const unknowns = new Float64Array(free)
     set.forEach((j, k) => {
-      unknowns[k] = Math.log(0.3 / Math.max(1e-6, Math.max(...curves[j]!)))
+      unknowns[k] = Math.log(FIRST_GUESS / Math.max(1e-6, Math.max(...curves[j]!)))
     })
-    if (dilute) unknowns[set.length] = Math.log(anew ? 0.3 : 0.8)
+    if (dilute) unknowns[set.length] = Math.log(anew ? FIRST_STOCK : FIRST_KEPT)
     const mixOf = (u: Float64Array) => {
       const share = dilute ? Math.exp(u[set.length]!) : 1
       const x = present.map((p) => p * share)
@@ -201,7 +209,7 @@ export function corrections(mixed: Mixed): Correction[] {
           },
         },
         unknowns,
-        25,
+        MOST_STEPS,
         1e-9,
       )
     const { share, x } = mixOf(unknowns)

@@ -55,16 +55,20 @@ export function formulaFor(of: Task, grams: number): Formula {
 /** A small bowl gets dyes of its own only where that brings it so much nearer, CIEDE2000. */
 const ANOTHER_FORMULA = 0.5
 
+/** A mix further off than this is looked at once more; more trouble is taken for what is so much nearer: CIEDE2000. */
+const WORTH_POLISHING = 0.3
+const WORTH_TROUBLE = 0.2
+
 /** The least trouble among some mixes when they are dosed for bowls of `size`, dosed for a bowl of `grams`. */
 function choose(of: Task, mixes: readonly Mix[], size: number, grams: number): Formula {
-  const kept = mixes.map((mix) => (mix.difference > 0.3 ? polish(of, mix) : mix))
+  const kept = mixes.map((mix) => (mix.difference > WORTH_POLISHING ? polish(of, mix) : mix))
   const nearest = kept.reduce((best, mix) => (mix.difference < best.difference ? mix : best))
   const rounded = kept
     .map((mix) => ({ mix, dosed: dosed(of, mix, size) }))
     .sort((a, b) => trouble(a.dosed) - trouble(b.dosed))
   const chosen =
     rounded.find((r) => r.dosed.difference < UNSEEN) ??
-    rounded.reduce((best, r) => (r.dosed.difference < best.dosed.difference - 0.2 ? r : best))
+    rounded.reduce((best, r) => (r.dosed.difference < best.dosed.difference - WORTH_TROUBLE ? r : best))
   const forBowl = (r: (typeof rounded)[number]) => (grams === size ? r.dosed : dosed(of, r.mix, grams))
   return {
     chosen: forBowl(chosen),

@@ -70,19 +70,26 @@ export function likely(
   return {
     smear: alongSmear(labs).map(labToHex),
     usual: differences[Math.floor(TRIALS / 2)]!,
-    unlucky: differences[Math.floor(TRIALS * 0.9)]!,
+    unlucky: differences[Math.floor(TRIALS * ONE_IN_TEN)]!,
   }
 }
+
+/** What is worse only one time in ten. */
+const ONE_IN_TEN = 0.9
 
 function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
 
+/** Where five colours stand among all results, and rounds in which their direction comes to rest. */
+const SMEAR = [0.05, 0.27, 0.5, 0.73, 0.95]
+const AXIS_ROUNDS = 12
+
 /** Five colours along the direction in which the results differ most, from a twentieth to nineteen of them. */
 function alongSmear(labs: readonly LabD65[]): LabD65[] {
   const mean = [0, 1, 2].map((k) => labs.reduce((sum, lab) => sum + lab[k]!, 0) / labs.length)
   let axis = [1, 0.5, 0.5]
-  for (let i = 0; i < 12; i++) {
+  for (let i = 0; i < AXIS_ROUNDS; i++) {
     const next = [0, 0, 0]
     for (const lab of labs) {
       const along = lab.reduce((sum, v, k) => sum + (v - mean[k]!) * axis[k]!, 0)
@@ -94,7 +101,7 @@ function alongSmear(labs: readonly LabD65[]): LabD65[] {
   const sorted = [...labs].sort(
     (a, b) => a.reduce((s, v, k) => s + v * axis[k]!, 0) - b.reduce((s, v, k) => s + v * axis[k]!, 0),
   )
-  return [0.05, 0.27, 0.5, 0.73, 0.95].map((p) => sorted[Math.floor(p * (sorted.length - 1))]!)
+  return SMEAR.map((p) => sorted[Math.floor(p * (sorted.length - 1))]!)
 }
 
 /** A difference in words: never a figure, which would promise more than anybody knows. */
@@ -122,7 +129,11 @@ export function likelyWords(mix: { difference: number; likely: Likely }): string
 
 const capital = (words: string) => words.slice(0, 1).toUpperCase() + words.slice(1)
 
+/** Of a bottle known only by its hue half goes in before a look, of others two thirds. */
+const FIRST_OF_UNKNOWN = 0.5
+const FIRST_OF_KNOWN = 0.7
+
 /** Share of the dye that goes in first: the rest after a look. */
 export function firstDose(provenances: readonly Provenance[]): number {
-  return provenances.some((p) => p === 'generic') ? 0.5 : 0.7
+  return provenances.some((p) => p === 'generic') ? FIRST_OF_UNKNOWN : FIRST_OF_KNOWN
 }

@@ -97,6 +97,8 @@ function logDoses(tint: Tinter, target: LabD65, metric: Metric, n: number, drops
   }
 }
 
+/** A step is tried in so many rounds at the most. */
+const MOST_ROUNDS = 12
 /** Every choice of at most `most` of `count` things, fewest first. */
 export function subsets(count: number, most: number): number[][] {
   const all: number[][] = [[]]
@@ -125,7 +127,7 @@ export function polish({ base, target, curves }: Task, mix: Mix): Mix {
   let lab = mix.lab
   let difference = mix.difference
   for (const step of PATTERN_STEPS)
-    for (let round = 0; round < 12; round++) {
+    for (let round = 0; round < MOST_ROUNDS; round++) {
       let moved = false
       for (let j = 0; j < drops.length; j++)
         for (const sign of [1, -1]) {

@@ -24,6 +24,13 @@ export interface TintBase {
 const DILUTION = 0.0004
 const LEAST_KS = 1e-5
 
+/** The three humps of a smooth reflectance, blue, green and red, and how broad each is, nm. */
+const HUMPS_NM = [440, 545, 630]
+const HUMP_NM = 62
+/** Nothing reflects all light; icing begins as light as this, as a logit. */
+const WHITEST = 0.99
+const LIGHT = 2.4
+
 /**
  * The ground for dyes that looks like a given colour: the smoothest reflectance of three broad humps that has it.
  * @param hex how the plain icing looks.
@@ -31,8 +38,7 @@ const LEAST_KS = 1e-5
  */
 export function tintBase(hex: string, scatter: number): TintBase {
   const wanted = hexToLab(hex)
-  const humps = [440, 545, 630]
-  const shapes = humps.map((at) => (nm: number) => Math.exp(-0.5 * ((nm - at) / 62) ** 2))
+  const shapes = HUMPS_NM.map((at) => (nm: number) => Math.exp(-0.5 * ((nm - at) / HUMP_NM) ** 2))
   const reflectance = new Float64Array(BANDS)
   const build = (p: Float64Array) => {
     for (let i = 0; i < BANDS; i++) {
@@ -43,10 +49,10 @@ export function tintBase(hex: string, scatter: number): TintBase {
         weight += w
         sum += w * p[k]!
       })
-      reflectance[i] = 0.99 / (1 + Math.exp(-sum / weight))
+      reflectance[i] = WHITEST / (1 + Math.exp(-sum / weight))
     }
   }
-  const p = Float64Array.of(2.4, 2.4, 2.4)
+  const p = Float64Array.of(LIGHT, LIGHT, LIGHT)
   minimise(
     withSlopes(3, 3, (x, r) => {
       build(x)

@@ -43,11 +43,14 @@ const isMound = (stroke: Stroke): stroke is Extract<Stroke, { kind: 'mound' }> =
   strokeDefinition(stroke.kind).squeezed === 'mound'
 const isFull = (layer: Layer) => layer.spreadDeg >= 360 && standsRound(layer)
 
+/** What is squeezed no further from the axis than this stands in the middle, mm. */
+const CENTRAL_MM = 0.5
+
 /** Petal walls that go once round a mound lower than they are: higher, it pushes them open. */
 const moundTooHigh: Check = (_, layers) =>
   layers.flatMap(({ layer: mound }, m): FlowerCheck[] => {
     const { stroke } = mound
-    if (!isMound(stroke) || !standsRound(mound) || mound.ringMm > 0.5) return []
+    if (!isMound(stroke) || !standsRound(mound) || mound.ringMm > CENTRAL_MM) return []
     const { tallMm, radiusMm } = stroke
     const top = mound.heightMm + tallMm
     const around = layers.slice(m + 1).flatMap(({ layer, tip }) => {
@@ -87,6 +90,10 @@ function furthest(body: Float32Array): number {
 /** How far a layer's strokes reach from the flower's axis, mm. */
 const reachMm = (resolved: ResolvedLayer): number => furthest(bodyOf(resolved))
 
+/** A petal is as wide as it is from this share of its reach on; a row that covers so much of a turn is closed to the eye. */
+const OUTER = 0.7
+const CLOSED = 0.92
+
 /** Azimuths in degrees that one stroke of a petal row covers, at seven tenths of its reach and beyond. */
 function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
   // folds of a frill reach further out here and there, and cover no more
@@ -95,7 +102,7 @@ function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
   const most = furthest(body)
   let widest = 0
   for (let o = 0; o < body.length; o += 3) {
-    if (Math.hypot(body[o]!, body[o + 1]!) < most * 0.7) continue
+    if (Math.hypot(body[o]!, body[o + 1]!) < most * OUTER) continue
     widest = Math.max(widest, Math.abs(Math.atan2(body[o + 1]!, body[o]!)))
   }
   return (2 * widest * 180) / Math.PI
@@ -115,7 +122,7 @@ const rows: Check = (_, layers) =>
     if (!closes(layer) || !isFull(layer) || layer.count < 2) return []
     const width = petalWidthDeg(resolved)
     const cover = (width * layer.count) / FULL_TURN
-    if (cover < 0.92) {
+    if (cover < CLOSED) {
       const enough = Math.ceil(FULL_TURN / width)
       return [
         {

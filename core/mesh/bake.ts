@@ -1,5 +1,9 @@
 import type { FlowerMesh } from '../solids/mesh.ts'
 
+/** The shadow on the table reaches so much further than what casts it; light comes from so far above the horizon at the least, as a sine. */
+const GROUND_REACH = 1.5
+const HORIZON = 0.06
+
 /** Light baked into a mesh: how open each vertex lies to the sky, and from where that light comes. */
 export interface Bake {
   /** 0 closed in .. 1 open, weighted by the angle to the surface. */
@@ -32,13 +36,13 @@ export function bake(mesh: FlowerMesh, { directions, cells }: BakeQuality): Bake
   const bent = new Float32Array(positions.length)
   const radius = boundingRadius(positions)
   const ground = new Float32Array(GROUND_CELLS ** 2)
-  const reachMm = radius * 1.5
+  const reachMm = radius * GROUND_REACH
   const depth = new Float32Array(cells * cells)
   const projected = new Float32Array(positions.length)
   let groundWeight = 0
   for (let d = 0; d < directions; d++) {
-    // spread evenly over the half-sphere, a little above the horizon at the least
-    const z = 0.06 + (0.94 * (d + 0.5)) / directions
+    // spread evenly over the half-sphere
+    const z = HORIZON + ((1 - HORIZON) * (d + 0.5)) / directions
     const level = Math.sqrt(1 - z * z)
     const dir: Vec = [Math.cos(d * GOLDEN) * level, Math.sin(d * GOLDEN) * level, z]
     const view = viewFrom(dir, radius, cells)
@@ -176,6 +180,10 @@ function addGround(
     }
 }
 
+/** Light that a face gets which looks at the ground only, and the least that is left of a face's light where it looks down. */
+const FROM_GROUND = 0.25
+const LEAST_OPEN = 0.4
+
 function finish(
   v: number,
   open: Float32Array,
@@ -185,9 +193,9 @@ function finish(
 ) {
   const o = v * 3
   // a face that looks down sees only the ground
-  open[v] = weights[v]! > 1e-6 ? open[v]! / weights[v]! : 0.25
+  open[v] = weights[v]! > 1e-6 ? open[v]! / weights[v]! : FROM_GROUND
   const below = Math.min(1, weights[v]! / 2)
-  open[v]! *= 0.4 + 0.6 * below
+  open[v]! *= LEAST_OPEN + (1 - LEAST_OPEN) * below
   const length = Math.hypot(bent[o]!, bent[o + 1]!, bent[o + 2]!)
   for (let c = 0; c < 3; c++) bent[o + c] = length > 1e-6 ? bent[o + c]! / length : normals[o + c]!
 }

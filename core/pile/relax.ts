@@ -17,6 +17,11 @@ export interface Yielding {
 
 /** Rounds of pushing out and evening out: sixteen hardly beat eight. */
 const ROUNDS = 8
+/** Nearer to its axis than this nothing is outwards, mm. */
+const ON_AXIS_MM = 0.5
+/** How much of the way to its neighbours' mean a point goes when a round is evened out, and in the last one. */
+const EVENED = 0.5
+const LAST_EVENED = 0.25
 /** Share of the way out that a round goes. */
 const STEP = 0.8
 /** Within so much of a surface its slope leads out, mm; deeper in it leads anywhere, and a sheet that lies is lifted only. */
@@ -67,15 +72,15 @@ export function relax(laid: LaidSheet, field: Field, how: Yielding, from: number
       }
       const [ax, ay] = [x - how.axis.x, y - how.axis.y]
       const level = Math.hypot(ax, ay)
-      const out = how.way === 'outwards' && level > 0.5
+      const out = how.way === 'outwards' && level > ON_AXIS_MM
       const [dx, dy, dz] = out ? [ax / level, ay / level, 0] : [0, 0, 1]
       const far = wayOut(field, x, y, z, dx, dy, dz, clear)
       moved[o]! += STEP * far * dx
       moved[o + 1]! += STEP * far * dy
       moved[o + 2]! += STEP * far * dz
     }
-    smoothVectors(laid, moved, last ? 0.25 : 0.5)
-    if (!last) smoothVectors(laid, moved, 0.5)
+    smoothVectors(laid, moved, last ? LAST_EVENED : EVENED)
+    if (!last) smoothVectors(laid, moved, EVENED)
     moved.fill(0, 0, first * 3)
     for (let t = to + 1; t <= tSteps; t++) moved.copyWithin(t * row * 3, to * row * 3, end * 3)
     for (let v = first; v < n; v++) {

@@ -74,6 +74,9 @@ export function turnIn(field: Field, rope: LaidRope): void {
  */
 const ROUNDS = 6
 const LEANS_IN = 0.45
+/** Deeper inside than this the slope of what lies there leads nowhere, mm; nearer to the axis than this nothing is outwards. */
+const DEEP_MM = 0.3
+const ON_AXIS_MM = 0.5
 const AMONG_OTHERS = 0.5
 
 /**
@@ -107,7 +110,7 @@ function giveWay(field: Field, { centres, scale, rings, outline }: LaidRope, axi
       if (need <= 0 || near.distance >= BAND_MM) continue
       const [ax, ay] = [x - axis.x, y - axis.y]
       const level = Math.hypot(ax, ay)
-      const deep = near.distance < -0.3 && level > 0.5
+      const deep = near.distance < -DEEP_MM && level > ON_AXIS_MM
       const [dx, dy, dz] = deep ? [ax / level, ay / level, 0] : [near.x, near.y, near.z]
       const by = 0.8 * Math.min(need, 2)
       mx[t]! += by * dx

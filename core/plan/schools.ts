@@ -98,11 +98,15 @@ function chainable(order: Order, plan: PlanFigures): Chainable[] {
   })
 }
 
+/** Of so much colour a green is no grey, and so far from red it is no yellow: distances in CIELAB. */
+const NO_GREY = 12
+const TOWARDS_GREEN = 4
+
 /** A green is by habit the last: everything goes into it. */
 export function greenOf(order: Order, plan: PlanFigures): string | null {
   const hue = (hex: string) => {
     const [, a, b] = hexToLab(hex)
-    return Math.hypot(a, b) > 12 && a < -4 ? Math.atan2(b, a) : null
+    return Math.hypot(a, b) > NO_GREY && a < -TOWARDS_GREEN ? Math.atan2(b, a) : null
   }
   const greens = chainable(order, plan).filter((c) => hue(c.hex) !== null)
   return greens.sort((a, b) => b.grams - a.grams)[0]?.id ?? null

@@ -22,13 +22,25 @@ export interface SheetCut {
 /** Rings needed to draw each wave of a ripple. */
 const RINGS_PER_WAVE = 7
 
+/** A free edge is longer than the way of the hand, by about so much. */
+const RIM_OVER_TRAVEL = 1.6
+/** Fewest rings of a sheet, those of one close up, and rings to a millimetre that the hand travels. */
+const LEAST_RINGS = 6
+const RINGS = 26
+const RINGS_PER_MM = 0.7
+/** Cells across half a slot: more where it is longer than this, mm. */
+const LONG_SLOT_MM = 6
+const HALF_CELLS = { long: 5, short: 3 }
+
 /** The cut for a level of detail (1 close up, 0.35 in a set), finer where a frill asks for it. */
 export function sheetCut(slot: Slot, ripple: Ripple | null, travelMm: number, detail: number): SheetCut {
-  const rim = travelMm * 1.6
+  const rim = travelMm * RIM_OVER_TRAVEL
   const waves = ripple ? (rim / ripple.lengthMm) * RINGS_PER_WAVE : 0
   return {
-    tSteps: Math.max(6, Math.round(Math.max(26, waves, travelMm * 0.7) * detail)),
-    uSteps: 2 * Math.max(1, Math.round((slot.lengthMm > 6 ? 5 : 3) * detail)),
+    tSteps: Math.max(LEAST_RINGS, Math.round(Math.max(RINGS, waves, travelMm * RINGS_PER_MM) * detail)),
+    uSteps:
+      2 *
+      Math.max(1, Math.round((slot.lengthMm > LONG_SLOT_MM ? HALF_CELLS.long : HALF_CELLS.short) * detail)),
   }
 }
 
@@ -39,6 +51,15 @@ export function sheetRoom(cut: SheetCut): { vertices: number; triangles: number 
   const rings = cut.tSteps + 1
   return { vertices: rings * ringSize(cut), triangles: skinTriangles(rings, ringSize(cut)) }
 }
+
+/** Over this share of a stroke at both ends the icing thins, to so much at the very end. */
+const ENDS = 0.1
+const THIN_END = 0.35
+/** How unevenly icing comes, as a share of its thickness, and how often along a stroke. */
+const UNEVEN = 0.07
+const UNEVEN_TIMES = 6
+/** The rounded ends of a slot are read so far in from them, as a share of its length. */
+const RIM = 0.015
 
 /** Thinnest and thickest a sheet is drawn, as multiples of the slot's own thickness there. */
 const THINNEST = 0.65
@@ -151,14 +172,18 @@ function sinkVein({ points, reach, tSteps, uSteps }: SheetGrid, vee: number): vo
   }
 }
 
+/** How often a hand wavers over a stroke, and how much more or less than meant the rim of a petal rolls. */
+const WAVERS = 4
+const LIP_STRAY = 0.2
+
 /** A hand is never quite steady: a slow wander of tilt, height and radius along the stroke. */
 function unsteady(path: SheetPath, random: Random): SheetPath {
-  const tilt = smoothNoise(random, 4)
-  const lift = smoothNoise(random, 4)
-  const lipScale = 1 + 0.2 * slip(random)
+  const tilt = smoothNoise(random, WAVERS)
+  const lift = smoothNoise(random, WAVERS)
+  const lipScale = 1 + LIP_STRAY * slip(random)
   return (t, out: SheetFrame) => {
     path(t, out)
-    const d = WAVER_TILT * tilt(t * 4)
+    const d = WAVER_TILT * tilt(t * WAVERS)
     const { sx, sy, sz, bx, by, bz } = out
     out.sx = sx + d * bx
     out.sy = sy + d * by
@@ -166,10 +191,17 @@ function unsteady(path: SheetPath, random: Random): SheetPath {
     out.bx = bx - d * sx
     out.by = by - d * sy
     out.bz = bz - d * sz
-    out.pz += WAVER_UP_MM * lift(t * 4)
+    out.pz += WAVER_UP_MM * lift(t * WAVERS)
     out.lip *= lipScale
   }
 }
+
+/** A plain sine looks like a pie crust: waves come early and late by so much, radians, and a second, quicker one runs along. */
+const WAVE_STRAY = 1.1
+const SECOND_WAVE = { height: 0.35, quicker: 2.3 }
+/** A frill grows over the first quarter of its stroke, from so much, and fades over the last. */
+const FADES = 4
+const FADED = 0.15
 
 function addRipple(
   points: Float64Array,
@@ -190,10 +222,9 @@ function addRipple(
   const swell = smoothNoise(random, total / ripple.lengthMm + 2)
   for (let t = 0; t <= tSteps; t++) {
     const turns = rim[t]! / ripple.lengthMm
-    const x = 2 * Math.PI * turns + phase + 1.1 * wander(turns)
-    // a plain sine looks like a pie crust
-    const wave = Math.sin(x) + 0.35 * Math.sin(2.3 * x + 1)
-    const fade = Math.min(1, (4 * Math.min(t, tSteps - t)) / tSteps + 0.15)
+    const x = 2 * Math.PI * turns + phase + WAVE_STRAY * wander(turns)
+    const wave = Math.sin(x) + SECOND_WAVE.height * Math.sin(SECOND_WAVE.quicker * x + 1)
+    const fade = Math.min(1, (FADES * Math.min(t, tSteps - t)) / tSteps + FADED)
     const amp = ripple.ampMm * (1 + FRILL_SWELL * swell(turns)) * fade
     for (let u = bothEdges ? 0 : 1; u <= uSteps; u++) {
       const o = (t * row + u) * 3
@@ -277,7 +308,7 @@ function thicknesses(grid: SheetGrid, slot: Slot, flow: number, random: Random):
   const thick = new Float64Array((tSteps + 1) * row)
   const uneven = smoothNoise(random, 6)
   const widths = Float64Array.from({ length: row }, (_, u) =>
-    slot.widthAt(Math.min(0.985, Math.max(0.015, u / uSteps))),
+    slot.widthAt(Math.min(1 - RIM, Math.max(RIM, u / uSteps))),
   )
   const most = 2 * Math.max(...widths)
   const speed = new Float64Array(row)
@@ -293,11 +324,12 @@ function thicknesses(grid: SheetGrid, slot: Slot, flow: number, random: Random):
     }
     const mean = weighted / weights
     const end = Math.min(t, tSteps - t) / tSteps
-    const taper = end < 0.1 ? 0.35 + 0.65 * Math.sqrt(end / 0.1) : 1
+    const taper = end < ENDS ? THIN_END + (1 - THIN_END) * Math.sqrt(end / ENDS) : 1
     for (let u = 0; u < row; u++) {
       const local = (flow * mean) / Math.max(1e-6, speed[u]!)
       const h = widths[u]! * Math.min(THICKEST, Math.max(THINNEST, local))
-      thick[t * row + u] = Math.min(most, h) * grid.thick[t]! * taper * (1 + 0.07 * uneven((6 * t) / tSteps))
+      thick[t * row + u] =
+        Math.min(most, h) * grid.thick[t]! * taper * (1 + UNEVEN * uneven((UNEVEN_TIMES * t) / tSteps))
     }
   }
   return thick

@@ -47,6 +47,9 @@ export function strokeSolid(stroke: Stroke, at: Placement, opening: Opening, det
     : planTube(trace, retrace, opening, strokeDefinition(stroke.kind).squeezed, cycles, detail)
 }
 
+/** Cells by which the way of a hand is measured before it is cut: its length is wanted to a few percent. */
+const ROUGHLY = { along: 16, across: 4 }
+
 function planSheet(
   trace: Extract<Trace, { primitive: 'sheet' }>,
   retrace: (at: Placement) => Trace,
@@ -55,7 +58,7 @@ function planSheet(
   flat: boolean,
   detail: number,
 ): StrokeSolid {
-  const { travelMm } = measureSheet(sweepSheet(trace.path, slot, 16, 4), slot, 1)
+  const { travelMm } = measureSheet(sweepSheet(trace.path, slot, ROUGHLY.along, ROUGHLY.across), slot, 1)
   const cut = sheetCut(slot, ripple, travelMm, detail)
   return {
     room: sheetRoom(cut),

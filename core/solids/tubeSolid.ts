@@ -23,11 +23,14 @@ const DRAWN_TOGETHER = 0.04
 /** Smallest a ring is drawn, as a share of the opening: a point has no triangles to turn. */
 const LEAST_SCALE = 0.012
 
+/** How much wider or narrower than meant a whole rope comes, as a share. */
+const SIZE_STRAY = 0.03
+
 /** Lays a rope along a path: a hand's swelling and slips are in it. */
 export function layRope(path: TubePath, outline: Outline, { rings }: TubeCut, random: Random): LaidRope {
   const frame = newTubeFrame()
   const swell = smoothNoise(random, 5)
-  const size = 1 + 0.03 * slip(random)
+  const size = 1 + SIZE_STRAY * slip(random)
   const laid: LaidRope = {
     kind: 'rope',
     rings,

@@ -12,14 +12,20 @@ const schema = z.object({
 /** Share of the length that is the round bead; the rest is the tail it is pulled to. */
 const HEAD = 0.62
 const TAIL_SCALE = 0.22
+/** The tail is drawn out of the head here, as a share of it, from so much of its width, and thins faster than evenly. */
+const TAIL_LEAVES = HEAD * 0.78
+const TAIL_BEGINS = 0.83
+const TAIL_TAPER = 1.5
+/** A bead flattens to so much of its height where it lies. */
+const FLATTENED = 0.86
 
 /** Width of the bead along its length: a round head, then a tail drawn down to the surface. */
 function profile(t: number, swell: number): number {
   const head = Math.min(1, t / HEAD)
   const round = swell * Math.sqrt(Math.max(0.02, 1 - (2 * head - 1) ** 2))
-  if (t <= HEAD * 0.78) return round
-  const tail = 1 - (t - HEAD * 0.78) / (1 - HEAD * 0.78)
-  return Math.max(TAIL_SCALE, swell * 0.83 * tail ** 1.5)
+  if (t <= TAIL_LEAVES) return round
+  const tail = 1 - (t - TAIL_LEAVES) / (1 - TAIL_LEAVES)
+  return Math.max(TAIL_SCALE, swell * TAIL_BEGINS * tail ** TAIL_TAPER)
 }
 
 /** Bead with a tail: squeeze a round, stop, draw the tail down; the next bead sits on it. */
@@ -42,7 +48,7 @@ export const beadTail: StrokeDefinition<typeof schema> = {
         out.x = cos * at.ringMm - sin * p.lengthMm * t
         out.y = sin * at.ringMm + cos * p.lengthMm * t
         // it lies on the surface: its middle is as high as it is thick, a little flattened
-        out.z = at.heightMm + (opening.sizeMm / 2) * width * 0.86
+        out.z = at.heightMm + (opening.sizeMm / 2) * width * FLATTENED
         out.scale = width
         out.twist = 0
       },

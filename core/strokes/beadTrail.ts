@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { bentLine } from './frames.ts'
+import { bentLine, ROPE_MIDDLE } from './frames.ts'
 import { flow } from './params.ts'
-import type { StrokeDefinition } from './stroke.ts'
+import { lerp, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('beadTrail'),
@@ -12,6 +12,10 @@ const schema = z.object({
   swell: z.number().min(0.8).max(2).default(1.3),
   flow,
 })
+
+/** The rope between two beads over a bead's own width, and how full a bead is: less than one is rounder than a wave. */
+const NECK = 0.4
+const BEAD_FULLNESS = 0.7
 
 /** Beads run together along a curve, large to small. */
 export const beadTrail: StrokeDefinition<typeof schema> = {
@@ -28,9 +32,9 @@ export const beadTrail: StrokeDefinition<typeof schema> = {
     flow: p.flow,
     path(t, out) {
       ;[out.x, out.y] = bentLine(at, p.lengthMm, p.turnDeg, t)
-      const bead = 0.4 + 0.6 * Math.abs(Math.sin(Math.PI * p.beads * t)) ** 0.7
+      const bead = lerp(NECK, 1, Math.abs(Math.sin(Math.PI * p.beads * t)) ** BEAD_FULLNESS)
       out.scale = p.swell * bead * (1 - p.taper * t)
-      out.z = at.heightMm + opening.sizeMm * 0.45
+      out.z = at.heightMm + opening.sizeMm * ROPE_MIDDLE
       out.twist = 0
     },
   }),

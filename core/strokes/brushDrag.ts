@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { flow, ripple, spanDeg, tiltDeg } from './params.ts'
-import { bump, radians, type StrokeDefinition } from './stroke.ts'
+import { bump, lerp, radians, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('brushDrag'),
@@ -11,6 +11,10 @@ const schema = z.object({
   flow,
   ripple,
 })
+
+/** How far in the ends of the edge lie, over its middle, and how round the edge is. */
+const EDGE_ENDS = 0.72
+const EDGE_FULLNESS = 0.7
 
 /** Pipe an edge, then draw it in with a barely damp brush: thick at the rim, nothing at the heart. */
 export const brushDrag: StrokeDefinition<typeof schema> = {
@@ -25,7 +29,7 @@ export const brushDrag: StrokeDefinition<typeof schema> = {
     flow: p.flow,
     path(t, out) {
       const theta = at.azimuth + radians(p.spanDeg) * (t - 0.5)
-      const reach = at.ringMm + p.rimMm * (0.72 + 0.28 * bump(t, 0.7))
+      const reach = at.ringMm + p.rimMm * lerp(EDGE_ENDS, 1, bump(t, EDGE_FULLNESS))
       const lift = radians(p.tiltMidDeg)
       const c = Math.cos(theta)
       const s = Math.sin(theta)

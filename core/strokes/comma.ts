@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { bentLine } from './frames.ts'
+import { bentLine, ROPE_MIDDLE } from './frames.ts'
 import { flow } from './params.ts'
-import { bump, type StrokeDefinition } from './stroke.ts'
+import { bump, lerp, type StrokeDefinition } from './stroke.ts'
 
 const schema = z.object({
   kind: z.literal('comma'),
@@ -10,6 +10,15 @@ const schema = z.object({
   swell: z.number().min(0.6).max(2.4).default(1.5),
   flow,
 })
+
+/** Where the head ends, how wide it begins over its widest, and how round it is. */
+const HEAD_ENDS = 0.5
+const HEAD_BEGINS = 0.35
+const HEAD_FULLNESS = 0.6
+/** The tail runs out as a square root does: long thin, then quickly nothing. */
+const TAIL_TAPER = 0.5
+/** However thin the tail, it lies no lower than a rope of this share of the opening. */
+const THINNEST = 0.2
 
 /** A fat head drawn out into a curved tail: teardrop scrolls, bud leaves. */
 export const comma: StrokeDefinition<typeof schema> = {
@@ -24,8 +33,11 @@ export const comma: StrokeDefinition<typeof schema> = {
     flow: p.flow,
     path(t, out) {
       ;[out.x, out.y] = bentLine(at, p.lengthMm, p.turnDeg, t)
-      out.scale = p.swell * (0.35 + 0.65 * bump(Math.min(1, t / 0.5), 0.6)) * (1 - t) ** 0.5
-      out.z = at.heightMm + opening.sizeMm * 0.45 * Math.max(0.2, out.scale)
+      out.scale =
+        p.swell *
+        lerp(HEAD_BEGINS, 1, bump(Math.min(1, t / HEAD_ENDS), HEAD_FULLNESS)) *
+        (1 - t) ** TAIL_TAPER
+      out.z = at.heightMm + opening.sizeMm * ROPE_MIDDLE * Math.max(THINNEST, out.scale)
       out.twist = 0
     },
   }),

@@ -7,6 +7,11 @@ const schema = z.object({
   tallMm: z.number().min(0.4).max(40),
 })
 
+/** A drop is widest so far up; what hangs over it narrows by so much towards its point, later rather than sooner. */
+const BELLY = 0.22
+const NARROWS = 0.55
+const LATE = 1.5
+
 /** Round foot and a soft point, as a meringue has. */
 export const drop: StrokeDefinition<typeof schema> = {
   label: 'drop',
@@ -27,8 +32,8 @@ export const drop: StrokeDefinition<typeof schema> = {
         out.x = c * at.ringMm
         out.y = s * at.ringMm
         out.z = at.heightMm + p.tallMm * t
-        const belly = Math.sqrt(Math.max(0, 1 - ((t - 0.22) / 0.78) ** 2))
-        out.scale = (p.radiusMm * belly * (1 - 0.55 * t ** 1.5)) / opened
+        const belly = Math.sqrt(Math.max(0, 1 - ((t - BELLY) / (1 - BELLY)) ** 2))
+        out.scale = (p.radiusMm * belly * (1 - NARROWS * t ** LATE)) / opened
         out.twist = 0
       },
     }

@@ -18,6 +18,11 @@ const schema = z.object({
   ripple,
 })
 
+/** How round a petal's push is where it is round, how pointed where it is a point, and how soon its pressure is full. */
+const ROUNDNESS = 0.9
+const POINTEDNESS = 1.15
+const PRESSURE_FULLNESS = 0.6
+
 /** Lying petal: wide end at the centre, free end out and slightly lifted; out, turn, back. */
 export const fan: StrokeDefinition<typeof schema> = {
   label: 'lying petal',
@@ -32,8 +37,8 @@ export const fan: StrokeDefinition<typeof schema> = {
     primitive: 'sheet',
     flow: p.flow,
     path(t, out) {
-      const round = bump(t, 0.9)
-      const sharp = 1 - Math.abs(2 * t - 1) ** 1.15
+      const round = bump(t, ROUNDNESS)
+      const sharp = 1 - Math.abs(2 * t - 1) ** POINTEDNESS
       const reach = at.ringMm + p.outMm * lerp(round, sharp, p.point)
       const side = p.sideMm * (t - 0.5)
       const theta = at.azimuth + radians(p.spanDeg) * (t - 0.5)
@@ -44,7 +49,7 @@ export const fan: StrokeDefinition<typeof schema> = {
       out.py = axisY * reach + axisX * side
       out.pz = at.heightMm
       lie(out, tilt, Math.cos(theta), Math.sin(theta))
-      out.scale = lerp(p.endScale, 1, bump(t, 0.6))
+      out.scale = lerp(p.endScale, 1, bump(t, PRESSURE_FULLNESS))
       out.curl = radians(p.curlDeg)
       out.lip = radians(p.lipDeg)
     },

@@ -60,3 +60,6 @@ export function bentLine(
   const sin = Math.sin(at.azimuth)
   return [cos * x - sin * y, sin * x + cos * y]
 }
+
+/** The middle of a rope that lies is so much of the opening over what it lies on: it sinks a little of its half. */
+export const ROPE_MIDDLE = 0.45

@@ -15,6 +15,9 @@ const schema = z.object({
   flow,
 })
 
+/** How round the points of a funnel are: less than one leaves the notches narrow. */
+const POINT_FULLNESS = 0.7
+
 /** A wide slot pivoted once while the base turns, rolled over into a lip, with a point at each lobe. */
 export const funnel: StrokeDefinition<typeof schema> = {
   label: 'one-piece funnel',
@@ -35,7 +38,8 @@ export const funnel: StrokeDefinition<typeof schema> = {
       const theta = at.azimuth + 2 * Math.PI * p.turns * t
       const tilt = radians(p.tiltFootDeg)
       const [c, s] = onRing(out, at.ringMm, at.heightMm, theta)
-      const lobe = p.lobes === 0 ? 1 : Math.abs(Math.cos((p.lobes * (theta - at.azimuth)) / 2)) ** 0.7
+      const lobe =
+        p.lobes === 0 ? 1 : Math.abs(Math.cos((p.lobes * (theta - at.azimuth)) / 2)) ** POINT_FULLNESS
       stand(out, tilt, c, s)
       out.scale = p.fill * (1 - p.lobeDepth * (1 - lobe))
       out.curl = radians(p.tiltRimDeg - p.tiltFootDeg)

@@ -12,6 +12,15 @@ const schema = z.object({
   ripple,
 })
 
+/** The foot is squeezed to its full width over this share of the leaf, from so much of it; beyond, both curves run out into the point. */
+const FOOT = 0.22
+const FOOT_BEGINS = 0.55
+const POINT_CURVE = 1.9
+const POINT_FULLNESS = 0.85
+/** A point is never narrower than this share of the opening, and its icing never thinner than this of the slot. */
+const FINEST = 0.03
+const THINNEST = 0.3
+
 /** Part of a leaf over which its foot is rounded, and how wide it begins, as a share of where the rounding ends. */
 const ROUND_FOOT = 0.16
 const BLUNT_FOOT = 0.3
@@ -34,10 +43,10 @@ export const leafPull: StrokeDefinition<typeof schema> = {
       vee: p.trough,
       path(t, out) {
         const along = Math.cos(lift) * p.lengthMm * t
-        const outline = lerp(0.55, 1, Math.min(1, t / 0.22)) * (1 - t ** 1.9) ** 0.85
+        const outline = lerp(FOOT_BEGINS, 1, Math.min(1, t / FOOT)) * (1 - t ** POINT_CURVE) ** POINT_FULLNESS
         // icing runs round at the foot; the point is as fine as the opening lets it be, never nothing
         const foot = Math.sqrt(1 - (1 - Math.min(1, t / ROUND_FOOT)) ** 2)
-        const swell = Math.max(0.03, outline * lerp(BLUNT_FOOT, 1, foot)) * p.widthScale
+        const swell = Math.max(FINEST, outline * lerp(BLUNT_FOOT, 1, foot)) * p.widthScale
         const width = opening.sizeMm * swell
         out.px = ax * (at.ringMm + along) + (ay * width) / 2
         out.py = ay * (at.ringMm + along) - (ax * width) / 2
@@ -49,7 +58,7 @@ export const leafPull: StrokeDefinition<typeof schema> = {
         out.by = -Math.sin(lift) * ay
         out.bz = Math.cos(lift)
         out.scale = swell
-        out.thick = lerp(0.3, 1, outline)
+        out.thick = lerp(THINNEST, 1, outline)
         out.curl = 0
         out.lip = 0
       },

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ROPE_MIDDLE } from './frames.ts'
 import { flow } from './params.ts'
 import type { StrokeDefinition } from './stroke.ts'
 
@@ -22,7 +23,7 @@ export const line: StrokeDefinition<typeof schema> = {
     path(t, out) {
       out.x = Math.cos(at.azimuth) * (at.ringMm + p.lengthMm * t)
       out.y = Math.sin(at.azimuth) * (at.ringMm + p.lengthMm * t)
-      out.z = at.heightMm + opening.sizeMm * 0.45
+      out.z = at.heightMm + opening.sizeMm * ROPE_MIDDLE
       out.scale = 1
       out.twist = 0
     },

@@ -13,6 +13,11 @@ const schema = z.object({
   flow,
 })
 
+/** How flat the turn of the push is; how far the slot leans before it opens, over how far it opens; how soon the pressure is full. */
+const TURN_FULLNESS = 0.8
+const LEANS_AT_REST = 0.4
+const PRESSURE_FULLNESS = 0.5
+
 /** Narrow upright petal: pushed out and pulled back, wide end on the base. */
 export const outAndBack: StrokeDefinition<typeof schema> = {
   label: 'upright petal',
@@ -26,17 +31,17 @@ export const outAndBack: StrokeDefinition<typeof schema> = {
     primitive: 'sheet',
     flow: p.flow,
     path(t, out) {
-      const push = bump(t, 0.8)
+      const push = bump(t, TURN_FULLNESS)
       const reach = at.ringMm + p.outMm * push
       const side = p.sideMm * (t - 0.5)
-      const tilt = radians(lerp(p.tiltMidDeg * 0.4, p.tiltMidDeg, push))
+      const tilt = radians(lerp(p.tiltMidDeg * LEANS_AT_REST, p.tiltMidDeg, push))
       const c = Math.cos(at.azimuth)
       const s = Math.sin(at.azimuth)
       out.px = c * reach - s * side
       out.py = s * reach + c * side
       out.pz = at.heightMm
       stand(out, tilt, c, s)
-      out.scale = lerp(p.endScale, 1, bump(t, 0.5))
+      out.scale = lerp(p.endScale, 1, bump(t, PRESSURE_FULLNESS))
       out.curl = 0
       out.lip = radians(p.lipDeg) * push
     },

@@ -18,10 +18,18 @@ const schema = z.object({
   ripple,
 })
 
+/** How broad the top of the rise is, how soon the pressure is full, and how soon the rim rolls. */
+const RISE_FULLNESS = 0.72
+const PRESSURE_FULLNESS = 0.5
+const ROLL_FULLNESS = 0.7
+/** Both ends of the stroke over which pressure builds and falls, and how much there is at the very end. */
+const ENDS = 0.1
+const LEAST_PRESSURE = 0.4
+
 /** Pressure builds and falls over the first and last tenth, so that the free edge rounds down to the base. */
 const eased = (t: number): number => {
   const end = Math.min(t, 1 - t)
-  return end < 0.1 ? lerp(0.4, 1, Math.sqrt(end / 0.1)) : 1
+  return end < ENDS ? lerp(LEAST_PRESSURE, 1, Math.sqrt(end / ENDS)) : 1
 }
 
 /**
@@ -42,7 +50,7 @@ export const petalArc: StrokeDefinition<typeof schema> = {
     flow: p.flow,
     path(t, out) {
       const theta = at.azimuth + radians(p.spanDeg) * (t - 0.5)
-      const rise = bump(t, 0.72)
+      const rise = bump(t, RISE_FULLNESS)
       const tilt = radians(lerp(p.tiltEndDeg, p.tiltMidDeg, rise))
       const cos = Math.cos(theta)
       const sin = Math.sin(theta)
@@ -52,9 +60,9 @@ export const petalArc: StrokeDefinition<typeof schema> = {
       // the wide end runs down the flower, never through the table it stands on
       out.pz = Math.max(Math.min(0.2, at.heightMm), at.heightMm + p.archMm * rise - p.dropMm * (1 - rise))
       stand(out, tilt, cos, sin)
-      out.scale = lerp(p.endScale, 1, bump(t, 0.5)) * eased(t)
+      out.scale = lerp(p.endScale, 1, bump(t, PRESSURE_FULLNESS)) * eased(t)
       out.curl = radians(p.curlDeg)
-      out.lip = radians(p.lipDeg) * rise ** 0.7
+      out.lip = radians(p.lipDeg) * rise ** ROLL_FULLNESS
     },
   }),
   speedMmPerS: 22,

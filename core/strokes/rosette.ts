@@ -11,8 +11,14 @@ const schema = z.object({
   flow,
 })
 
-/** The pressure builds up over the first sixteenth: the rope begins thin and the next turn covers it. */
-const start = (t: number): number => (t < 1 / 16 ? lerp(0.3, 1, Math.sqrt(16 * t)) : 1)
+/** Over the first sixteenth the pressure builds up, from so much; over the last part it is let go, down to so much. */
+const STARTS = 1 / 16
+const STARTS_FROM = 0.3
+const LETS_GO = 0.94
+const ENDS_AT = 0.25
+
+/** The rope begins thin, and the next turn covers it. */
+const start = (t: number): number => (t < STARTS ? lerp(STARTS_FROM, 1, Math.sqrt(t / STARTS)) : 1)
 
 /**
  * Rosette or swirl. The tip does not turn with the hand, so the section twists once a loop against the path:
@@ -38,7 +44,7 @@ export const rosette: StrokeDefinition<typeof schema> = {
       out.x = Math.cos(at.azimuth) * at.ringMm + Math.cos(theta) * r
       out.y = Math.sin(at.azimuth) * at.ringMm + Math.sin(theta) * r
       out.z = at.heightMm + p.riseMm * t
-      const fade = t > 0.94 ? lerp(1, 0.25, (t - 0.94) / 0.06) : 1
+      const fade = t > LETS_GO ? lerp(1, ENDS_AT, (t - LETS_GO) / (1 - LETS_GO)) : 1
       out.scale = p.scale * fade * start(t)
       out.twist = -theta
     },

@@ -12,6 +12,9 @@ const schema = z.object({
   flow,
 })
 
+/** How soon the pressure of a pull is full. */
+const PRESSURE_FULLNESS = 0.8
+
 const SAMPLES = 12
 
 /**
@@ -42,7 +45,7 @@ export const scoop: StrokeDefinition<typeof schema> = {
           up += (Math.sin(lift) * p.lengthMm * t) / SAMPLES
         }
         const lift = radians(lerp(p.riseStartDeg, p.riseEndDeg, t))
-        const swell = lerp(t < 0.5 ? p.startScale : p.endScale, 1, bump(t, 0.8))
+        const swell = lerp(t < 0.5 ? p.startScale : p.endScale, 1, bump(t, PRESSURE_FULLNESS))
         // across the pull, and the hollow side, both at a right angle to it
         const nx = -Math.sin(lift) * ax
         const ny = -Math.sin(lift) * ay

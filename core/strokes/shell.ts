@@ -10,6 +10,15 @@ const schema = z.object({
   flow,
 })
 
+/** The hump is squeezed over this share of the shell, from so much of the opening's width; then it is drawn down. */
+const HUMP = 0.38
+const BEGINS = 0.55
+/** The tail narrows a little slower than evenly. */
+const DRAWN = 0.85
+/** How high its middle lies over half its width, and how far it rolls up over its own front, halfway along the hump twice over. */
+const LIES = 0.8
+const ROLLS = 0.22
+
 /** Shell, or bead with a tail when piped with a round opening: squeeze to a hump, pull down to a tail. */
 export const shell: StrokeDefinition<typeof schema> = {
   label: 'shell',
@@ -27,16 +36,16 @@ export const shell: StrokeDefinition<typeof schema> = {
       flow: p.flow,
       path(t, out) {
         // swells fast, rolls over its own front, then is drawn down to the surface
-        const rise = Math.min(1, t / 0.38)
+        const rise = Math.min(1, t / HUMP)
         const width =
-          t < 0.38
-            ? lerp(0.55, p.swell, Math.sin((rise * Math.PI) / 2))
-            : lerp(p.swell, p.taper, ((t - 0.38) / 0.62) ** 0.85)
+          t < HUMP
+            ? lerp(BEGINS, p.swell, Math.sin((rise * Math.PI) / 2))
+            : lerp(p.swell, p.taper, ((t - HUMP) / (1 - HUMP)) ** DRAWN)
         out.x = cos * at.ringMm - sin * p.lengthMm * t
         out.y = sin * at.ringMm + cos * p.lengthMm * t
         out.z =
           at.heightMm +
-          (opening.sizeMm / 2) * (0.8 * width + 0.22 * Math.sin(Math.PI * Math.min(1, t / 0.76)))
+          (opening.sizeMm / 2) * (LIES * width + ROLLS * Math.sin(Math.PI * Math.min(1, t / (2 * HUMP))))
         out.scale = width
         out.twist = 0
       },

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ROPE_MIDDLE } from './frames.ts'
 import { flow } from './params.ts'
 import { radians, type StrokeDefinition } from './stroke.ts'
 
@@ -27,7 +28,7 @@ export const zigzag: StrokeDefinition<typeof schema> = {
       const r = at.ringMm + p.ampMm * Math.sin(2 * Math.PI * p.waves * t)
       out.x = Math.cos(theta) * r
       out.y = Math.sin(theta) * r
-      out.z = at.heightMm + opening.sizeMm * 0.45
+      out.z = at.heightMm + opening.sizeMm * ROPE_MIDDLE
       out.scale = 1
       out.twist = 0
     },
