@@ -133,3 +133,12 @@ test('layers are muted, dragged and compared with what was kept; orders still pi
   await page.getByRole('button', { name: 'Keep this' }).click()
   await expect(page.getByRole('button', { name: 'Keep this' })).toBeHidden()
 })
+
+test('a run that asks for them is shown the fine solids that people see', async ({ page }) => {
+  await page.goto('/flowers')
+  await expect(page.getByRole('link', { name: /Blossom/ }).first()).toBeVisible()
+  await expect(page.locator('img[src^="blob:"]')).toHaveCount(0)
+  await page.evaluate(() => localStorage.setItem('kanten fine solids', 'yes'))
+  await page.reload()
+  await expect(page.locator('img[src^="blob:"]').first()).toBeVisible()
+})

@@ -20,8 +20,12 @@ const MOST_KEPT = 48
 export const COARSE = 0.35
 export const FINE = 1
 
-/** Browsers that are driven by a test draw in software: coarse is all they are asked for. */
-export const driven = (): boolean => navigator.webdriver === true
+/** What a test puts into the browser's storage to be shown what people see. */
+const ASKS_FOR_FINE = 'kanten fine solids'
+
+/** Browsers that are driven by a test draw in software: coarse is all they are asked for, unless they say so. */
+export const driven = (): boolean =>
+  navigator.webdriver === true && localStorage.getItem(ASKS_FOR_FINE) === null
 
 /** The solid of fitted layers at a level of detail; built once for the same recipe, seed and detail. */
 export function solidOf(
