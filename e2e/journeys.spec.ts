@@ -151,7 +151,7 @@ test('a flower of the catalogue is copied, changed in the studio, undone, and ke
   await page.getByLabel('Strokes', { exact: true }).fill('14')
   await expect(row).toContainText('14 × scooped petal')
   await expect.poll(() => row.textContent()).not.toBe(before)
-  await page.getByRole('button', { name: 'Repeat' }).click()
+  await page.getByRole('button', { name: 'Duplicate' }).click()
   await expect(row).toHaveCount(2)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(row).toHaveCount(1)

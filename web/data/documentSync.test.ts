@@ -95,6 +95,24 @@ describe('a document edited in one tab', () => {
     expect(sync.version).toBe(2)
   })
 
+  it('is nobody else’s when the page is left while it is on its way, and typed on in the meantime', async () => {
+    const server = new FakeServer(start)
+    const sync = open(server)
+    sync.set({ title: 'Te', count: 1 })
+    await vi.advanceTimersByTimeAsync(PAUSE_MS + 50)
+    // on its way; one more letter, and the page is loaded anew before the answer comes
+    sync.set({ title: 'Tea at four', count: 1 })
+    const draft = localStorage.getItem(Object.keys(localStorage).find((k) => k.includes('order/tea'))!)!
+    await vi.advanceTimersByTimeAsync(3000)
+    localStorage.setItem(`kanten.draft.order/tea.${sessionStorage.getItem('kanten.tab')}`, draft)
+    server.stored = { document: { title: 'Te', count: 1 }, version: 2 }
+    const again = open(server, 'order/tea')
+    expect(again.document.title).toBe('Tea at four')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(again.state.kind).toBe('saved')
+    expect(server.stored).toEqual({ document: { title: 'Tea at four', count: 1 }, version: 3 })
+  })
+
   it('says why it was refused, keeps the edit, and tries again with the next', async () => {
     const server = new FakeServer(start)
     server.failures = [problem(422, 'At most 80 characters.')]

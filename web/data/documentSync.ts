@@ -34,7 +34,7 @@ interface Options<T> {
   transport: Transport<T>
   stored: Stored<T>
   /** Goes on where an earlier visit stopped. */
-  draft?: { base: T; document: T; version: number } | null
+  draft?: { base: T; document: T; version: number; sent?: T | null } | null
   /** Told each time the server has taken a state. */
   onSaved?: (saved: Stored<T>) => void
 }
@@ -56,6 +56,8 @@ export class DocumentSync<T> {
   /** What the server has, as far as is known here. */
   #base: Stored<T>
   #wanted: T
+  /** What was sent last: the answer may be lost with the page. */
+  #sent: T | null
   #state: SaveState<T> = { kind: 'saved' }
   #sending: Promise<void> | null = null
   #timer: ReturnType<typeof setTimeout> | undefined
@@ -66,6 +68,7 @@ export class DocumentSync<T> {
     this.#onSaved = onSaved ?? (() => undefined)
     this.#base = draft ? { document: draft.base, version: draft.version } : stored
     this.#wanted = draft ? draft.document : stored.document
+    this.#sent = draft?.sent ?? null
     if (draft) this.#schedule(0)
   }
 
@@ -157,12 +160,15 @@ export class DocumentSync<T> {
     while (!equal(this.#wanted, this.#base.document)) {
       const sending = this.#wanted
       this.#become({ kind: 'saving' })
+      const before = this.#sent
+      this.#sent = sending
+      this.#keep()
       try {
         const { version } = await this.#transport.save(sending, this.#base.version)
         this.#base = { document: sending, version }
         this.#onSaved(this.#base)
       } catch (error) {
-        if (!(await this.#overcome(error, sending))) return
+        if (!(await this.#overcome(error, [sending, before]))) return
       }
     }
     this.#base = { ...this.#base, document: this.#wanted }
@@ -171,7 +177,7 @@ export class DocumentSync<T> {
   }
 
   /** @returns whether sending can go on at once. */
-  async #overcome(error: unknown, sent: T): Promise<boolean> {
+  async #overcome(error: unknown, sent: readonly (T | null)[]): Promise<boolean> {
     if (error instanceof ApiError && error.problem.status === 412) {
       try {
         return this.#meet(await this.#transport.read(), sent)
@@ -190,9 +196,9 @@ export class DocumentSync<T> {
   }
 
   /** The server has another version. @returns whether that changes nothing for what is here. */
-  #meet(theirs: Stored<T>, sent: T): boolean {
-    // an answer that was lost on its way: the server has what was sent
-    const isOurs = equal(theirs.document, sent) || equal(theirs.document, this.#wanted)
+  #meet(theirs: Stored<T>, sent: readonly (T | null)[]): boolean {
+    // an answer that was lost on its way: the server has what was sent, now or before the page was left
+    const isOurs = [...sent, this.#wanted].some((own) => own !== null && equal(theirs.document, own))
     if (isOurs || equal(theirs.document, this.#base.document)) {
       this.#base = theirs
       return true
@@ -204,7 +210,7 @@ export class DocumentSync<T> {
 
   #keep(): void {
     const { document: base, version } = this.#base
-    keepDraft(this.#name, { base, document: this.#wanted, version, at: Date.now() })
+    keepDraft(this.#name, { base, document: this.#wanted, version, sent: this.#sent, at: Date.now() })
   }
 
   #become(state: SaveState<T>): void {

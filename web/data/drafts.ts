@@ -3,6 +3,8 @@ export interface Draft<T> {
   base: T
   document: T
   version: number
+  /** What of it was on its way to the server; not told by drafts of earlier programs. */
+  sent?: T | null
   at: number
 }
 
@@ -51,7 +53,10 @@ export function findDraft<T>(name: string, read: (document: unknown) => T | null
     const draft = parse(localStorage.getItem(key))
     const document = draft && read(draft.document)
     const base = draft && read(draft.base)
-    return draft && document !== null && base !== null ? [{ key, draft: { ...draft, base, document } }] : []
+    const sent = draft?.sent ? read(draft.sent) : null
+    return draft && document !== null && base !== null
+      ? [{ key, draft: { ...draft, base, document, sent } }]
+      : []
   })
   const own = found.find(({ key }) => key === keyOf(name))
   const latest = own ?? found.sort((a, b) => b.draft.at - a.draft.at)[0]
