@@ -34,6 +34,8 @@ class Hands {
 
 async function begin(page: Page): Promise<Hands> {
   const hands = new Hands(page)
+  // a small window: software draws the solid anew after every one of these changes
+  await page.setViewportSize({ width: 1020, height: 700 })
   await page.goto('/flowers')
   await hands.press('New')
   await hands.press('A flower', 'menuitem')

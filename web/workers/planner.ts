@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import useSWR from 'swr'
 import type { Fitting } from '#core/flowers/resolve'
 import type { Flower } from '#core/model/flower'
@@ -53,23 +53,42 @@ export function usePlans(orders: readonly Order[], workshop: Workshop | undefine
 }
 
 /**
- * A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile.
+ * A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile. What was
+ * changed again before its turn came is left out: a slider that is dragged is never behind by more than one answer.
  */
 export function useDraftPicture(flower: Flower | undefined, workshop: Workshop | undefined) {
   const [answer, setAnswer] = useState<{ picture?: Picture; error?: Error }>({})
+  const line = useRef<{ next: (() => Promise<Picture>) | null; busy: boolean; left: boolean }>({
+    next: null,
+    busy: false,
+    left: false,
+  }).current
+  useEffect(() => {
+    line.left = false
+    return () => {
+      line.left = true
+    }
+  }, [line])
   useEffect(() => {
     if (!flower || !workshop) return
-    let current = true
-    planner(workshop)
-      .studied(flower, { sizeMm: null, tips: {} })
-      .then(
-        (picture) => current && setAnswer({ picture }),
-        (error: Error) => current && setAnswer((last) => ({ ...last, error })),
-      )
-    return () => {
-      current = false
+    line.next = () => planner(workshop).studied(flower, { sizeMm: null, tips: {} })
+    if (!line.busy) void work()
+
+    async function work() {
+      line.busy = true
+      while (line.next && !line.left) {
+        const { next } = line
+        line.next = null
+        try {
+          const picture = await next()
+          if (!line.left) setAnswer({ picture })
+        } catch (error) {
+          if (!line.left) setAnswer((last) => ({ ...last, error: error as Error }))
+        }
+      }
+      line.busy = false
     }
-  }, [flower, workshop])
+  }, [line, flower, workshop])
   return answer
 }
 

@@ -81,6 +81,27 @@ describe('flowers on screen', () => {
     expect(draft.result.current.picture).toBeDefined()
   })
 
+  it('are left out while they are changed faster than they can be worked out; the last one always comes', async () => {
+    const seen = new Set<unknown>()
+    const draft = renderHook(
+      (of: typeof rose) => {
+        const { picture } = useDraftPicture(of, workshop)
+        seen.add(picture)
+        return picture
+      },
+      { initialProps: rose },
+    )
+    const withHeart = (count: number) => ({
+      ...rose,
+      layers: rose.layers.map((l, i) => (i === 0 ? { ...l, count } : l)),
+    })
+    for (let count = 2; count <= 12; count++) draft.rerender(withHeart(count))
+    const strokes = () => draft.result.current?.measure.layers[0]?.strokes
+    await waitFor(() => expect(strokes()).toBe(12), soon)
+    // nothing, perhaps the first, and the last: not all twelve
+    expect(seen.size).toBeLessThanOrEqual(4)
+  })
+
   it('are solids, coarse first, built once for the same shape whatever its colours and names', async () => {
     const one = renderHook(() => usePicture(rose, own, workshop))
     await waitFor(() => expect(one.result.current.picture).toBeDefined(), soon)

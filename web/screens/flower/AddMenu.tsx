@@ -56,6 +56,8 @@ export function AddMenu(props: {
   return (
     <Menu
       position="bottom-end"
+      // on a small screen the flower stays on top and may cover the button: the list stays all the same
+      hideDetached={false}
       opened={opened}
       onChange={(open) => {
         setOpened(open)
