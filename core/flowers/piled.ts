@@ -14,8 +14,8 @@ export const pileLayers = (layers: readonly ResolvedLayer[]): PileLayer[] =>
     spots: layerSpots(resolved, layers),
   }))
 
-/** Flowers whose pile is kept: as many as an order has, and those that are being tried beside them. */
-const MOST_KEPT = 60
+/** Flowers whose pile is kept: as many as the library has, and those that are being tried beside them. */
+const MOST_KEPT = 120
 
 const kept = new Map<string, readonly PiledStroke[]>()
 
