@@ -5,7 +5,7 @@ import { FRILL_SWELL, highestSlip, STRAY_UP_MM, WAVER_TILT, WAVER_UP_MM } from '
 import { supportAt, supportOf } from '../solids/reach.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { type Opening, openingSlot } from '../tips/index.ts'
-import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
+import { DIRECTIONS, type Extent, extentOf, topOf } from './caliper.ts'
 import { type ResolvedLayer, scaleResolved } from './layers.ts'
 import { layerSpots } from './spots.ts'
 
@@ -150,10 +150,4 @@ function reachAt(points: Float32Array, spots: readonly Spot[]): Reach {
     }
   }
   return { low, high, topMm }
-}
-
-function topOf(points: Float32Array): number {
-  let top = 0
-  for (let o = 2; o < points.length; o += 3) if (points[o]! > top) top = points[o]!
-  return top
 }

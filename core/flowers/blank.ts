@@ -11,7 +11,7 @@ const FIRST: Record<Flower['form'], { stroke: StrokeKind; name: string; role: st
 }
 
 /** Nail and pitch that a new one has until somebody says otherwise, mm. */
-const NAIL_MM = 40
+export const NAIL_MM = 40
 const PITCH_MM = 12
 /** Radius and height of the foot that petals are set on, mm. */
 const FOOT = { radiusMm: 4, tallMm: 2.5 }

@@ -23,3 +23,10 @@ export function extentOf(low: Float64Array, high: Float64Array, heightMm: number
     heightMm,
   }
 }
+
+/** Height of the highest of points of three numbers each; 0 where all are lower. */
+export function topOf(points: Float32Array): number {
+  let top = 0
+  for (let o = 2; o < points.length; o += 3) if (points[o]! > top) top = points[o]!
+  return top
+}

@@ -10,14 +10,17 @@ import {
   changeLayer,
   duplicateLayer,
   insertLayer,
+  lookedAtWithout,
   moveLayer,
   moveLayerTo,
   removeLayer,
   startingLayer,
 } from './edit.ts'
-import { addFloret, floretWidth, putInFloret, removeFloret, resizeFloret } from './florets.ts'
+import { addFloret, floretWidth, putInFloret, removeFloret, resizedFloret, withLayers } from './florets.ts'
+import { layerOnTop } from './onTop.ts'
 import { fitFlower } from './resolve.ts'
 import { changeRole, layersOfRole, mergeRole } from './roles.ts'
+import { laid } from './testing.ts'
 
 const daisy = catalogueFlowers.find((f) => f.id === 'daisy')!
 const names = (f: typeof daisy) => f.layers.map((l) => l.name)
@@ -85,7 +88,7 @@ describe('florets', () => {
     const { id } = both.florets[0]!
     const alone = fitFlower(primrose, { sizeMm: null, tips: {} }, tips).measure
     expect(floretWidth(both, id, tips)).toBeCloseTo(alone.diameterMm, 6)
-    const small = resizeFloret(both, id, alone.diameterMm * 0.7, tips)
+    const small = withLayers(both, resizedFloret(both, id, alone.diameterMm * 0.7, tips))
     expect(floretWidth(small, id, tips) / (alone.diameterMm * 0.7)).toBeCloseTo(1, 1)
     expect(small.layers.slice(0, daisy.layers.length)).toEqual(both.layers.slice(0, daisy.layers.length))
     expect(flowerSchema.safeParse(small).success).toBe(true)
@@ -146,3 +149,32 @@ it.each(['flower', 'leaf', 'vine', 'border'] as const)(
     expect(flowerFaults(blank, starterWorkshop.tips)).toEqual([])
   },
 )
+
+describe('a layer that is added', () => {
+  it('begins on the highest icing under it, sunk in a little, and on the table where nothing is', () => {
+    const dome = { kind: 'mound', shape: 'dome', radiusMm: 12, tallMm: 8, topMm: 0 } as const
+    const below = [laid(dome, { family: 'round', diameterMm: 8 }, { id: 'dome' })]
+    const begun = { kind: 'dot', role: 'petal', id: 'x', name: 'Dot', floretId: null } as const
+    const onDome = layerOnTop(begun, below, 24)
+    // the dome's height at that ring, 0.4 mm deeper; a foot finds the highest within 1.2 mm of it
+    const at = (r: number) => 8 * Math.sqrt(1 - (r / 12) ** 2)
+    expect(onDome.ringMm).toBeLessThanOrEqual(8)
+    expect(onDome.heightMm).toBeGreaterThan(at(onDome.ringMm) - 0.6)
+    expect(onDome.heightMm).toBeLessThan(at(Math.max(0, onDome.ringMm - 1.2)) - 0.2)
+    expect(layerOnTop(begun, [], 24).heightMm).toBe(0)
+    // what is begun in a floret knows the floret's own layers only
+    expect(layerOnTop({ ...begun, floretId: 'f' }, below, 24)).toMatchObject({ heightMm: 0, floretId: 'f' })
+  })
+
+  it('is looked at without others, and what is set on them; never without all', () => {
+    const carried = changeLayer(daisy, second, { at: at(first) })
+    expect(names(lookedAtWithout(carried, [first]))).toEqual(names(daisy).slice(2))
+    expect(lookedAtWithout(daisy, [])).toBe(daisy)
+    expect(
+      lookedAtWithout(
+        daisy,
+        daisy.layers.map((l) => l.id),
+      ),
+    ).toBe(daisy)
+  })
+})

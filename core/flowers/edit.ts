@@ -1,6 +1,6 @@
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
-import { placeFaults } from '../model/placeFaults.ts'
+import { placeFaults, withWhatIsSetOn } from '../model/placeFaults.ts'
 import { ON_A_RING } from '../places/index.ts'
 import type { StrokeKind } from '../strokes/index.ts'
 
@@ -70,4 +70,11 @@ export function standing(flower: Flower): Flower {
   const upright = <T extends { id: string }>(set: T): T =>
     astray.has(set.id) ? { ...set, at: ON_A_RING } : set
   return { ...kept, florets: kept.florets.map(upright), layers: kept.layers.map(upright) }
+}
+
+/** The flower without some layers and what is set on them, as it is looked at; whole where nothing else would be left. */
+export function lookedAtWithout(flower: Flower, ids: Iterable<string>): Flower {
+  const left = withWhatIsSetOn(flower, ids)
+  const layers = flower.layers.filter((l) => !left.has(l.id))
+  return left.size === 0 || layers.length === 0 ? flower : { ...flower, layers }
 }

@@ -3,7 +3,7 @@ import type { PiledStroke } from '../pile/piled.ts'
 import { skinRoom } from '../pile/swell.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
-import { DIRECTIONS, type Extent, extentOf } from './caliper.ts'
+import { DIRECTIONS, type Extent, extentOf, topOf } from './caliper.ts'
 import type { ResolvedLayer } from './layers.ts'
 import { piledFlower, pileLayers } from './piled.ts'
 
@@ -40,10 +40,4 @@ function pointsOf(strokes: readonly PiledStroke[]): Float32Array {
   const builder = newMesh(skinRoom(strokes.flatMap((s) => s.laid)).vertices, 0)
   for (const { laid } of strokes) skinLaid(builder, laid, 0)
   return builder.mesh.positions
-}
-
-function topOf(points: Float32Array): number {
-  let top = 0
-  for (let o = 2; o < points.length; o += 3) if (points[o]! > top) top = points[o]!
-  return top
 }

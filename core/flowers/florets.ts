@@ -1,12 +1,9 @@
 import { loadRoles, withRoles } from '../loads/index.ts'
-import type { Floret, Flower, Layer, Role } from '../model/flower.ts'
+import { type Floret, type Flower, type Layer, MOST_ROLES, type Role } from '../model/flower.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import { ON_A_RING } from '../places/index.ts'
 import { standing } from './edit.ts'
 import { fitFlower } from './resolve.ts'
-
-/** Colours that one flower asks for, at the most. */
-const MOST_ROLES = 12
 
 /** A floret as it is begun: five on a ring, to be set elsewhere. */
 const begun = (id: string, name: string): Floret => ({
@@ -92,11 +89,18 @@ export function removeFloret(flower: Flower, id: string): Flower {
 export const floretWidth = (flower: Flower, id: string, tips: readonly OwnedTip[]): number =>
   fitFlower(floretAlone(flower, id), { sizeMm: null, tips: {} }, tips).measure.diameterMm
 
-/** The flower with a floret made so wide: its lengths, and tips as that size asks for. */
-export function resizeFloret(flower: Flower, id: string, wideMm: number, tips: readonly OwnedTip[]): Flower {
+/** The layers of a floret made so wide: its lengths, and tips as that size asks for. Takes a few piles. */
+export function resizedFloret(
+  flower: Flower,
+  id: string,
+  wideMm: number,
+  tips: readonly OwnedTip[],
+): Layer[] {
   const fitted = fitFlower(floretAlone(flower, id), { sizeMm: wideMm, tips: {} }, tips)
-  const made = new Map(
-    fitted.layers.map(({ layer, tip }) => [layer.id, { ...layer, tipId: tip.id, floretId: id }]),
-  )
-  return { ...flower, layers: flower.layers.map((l) => made.get(l.id) ?? l) }
+  return fitted.layers.map(({ layer, tip }) => ({ ...layer, tipId: tip.id, floretId: id }))
+}
+
+/** The flower with some of its layers as they are given; those that it does not have any more are left out. */
+export function withLayers(flower: Flower, layers: readonly Layer[]): Flower {
+  return { ...flower, layers: flower.layers.map((l) => layers.find((o) => o.id === l.id) ?? l) }
 }

@@ -2,7 +2,6 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { seatedPoints } from '../geometry/seat.ts'
 import { type Flower, floretSchema, flowerSchema, type Layer, layerSchema } from '../model/flower.ts'
 import { MOST_STROKES, strokesOf, withWhatIsSetOn } from '../model/placeFaults.ts'
 import { strokeBody } from '../solids/body.ts'
@@ -213,15 +212,10 @@ describe('what all that comes to', () => {
           const one = fitFlower(alone, { sizeMm: null, tips: {} }, starterWorkshop.tips).measure
           expect(measure.layers[i]!.volumeMm3).toBeCloseTo(one.volumeMm3 * spots.length, 6)
           expect(measure.layers[i]!.seconds).toBeCloseTo(one.seconds * spots.length, 6)
-          const body = strokeBody(
-            layer.stroke,
-            { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 },
-            own.opening,
-          )
-          for (const { azimuth, seat } of spots)
-            points.push(
-              ...seatedPoints(body, seat ?? { xMm: 0, yMm: 0, zMm: 0, lean: 0, towards: 0 }, azimuth),
-            )
+          // each traced where it stands, not moved there
+          const { stroke, ringMm, heightMm } = layer
+          for (const spot of spots)
+            points.push(...strokeBody(stroke, { ringMm, heightMm, ...spot }, own.opening))
         })
         const caliper = measuredSolid(Float32Array.from(points))
         expect(Math.abs(aimedExtent(layers).diameterMm / caliper.mean - 1)).toBeLessThan(0.02)

@@ -1,3 +1,4 @@
+import { GOLDEN_ANGLE } from '../geometry/golden.ts'
 import type { FlowerMesh } from '../solids/mesh.ts'
 
 /** The shadow on the table reaches so much further than what casts it; light comes from so far above the horizon at the least, as a sine. */
@@ -22,7 +23,6 @@ export interface BakeQuality {
 
 const BIAS_MM = 0.55
 const GROUND_CELLS = 48
-const GOLDEN = Math.PI * (3 - Math.sqrt(5))
 
 /**
  * Ambient occlusion and bent normals by depth maps: from each of so many directions of the upper half-sphere the
@@ -44,7 +44,7 @@ export function bake(mesh: FlowerMesh, { directions, cells }: BakeQuality): Bake
     // spread evenly over the half-sphere
     const z = HORIZON + ((1 - HORIZON) * (d + 0.5)) / directions
     const level = Math.sqrt(1 - z * z)
-    const dir: Vec = [Math.cos(d * GOLDEN) * level, Math.sin(d * GOLDEN) * level, z]
+    const dir: Vec = [Math.cos(d * GOLDEN_ANGLE) * level, Math.sin(d * GOLDEN_ANGLE) * level, z]
     const view = viewFrom(dir, radius, cells)
     project(positions, view, projected)
     drawDepth(mesh.indices, projected, depth, cells)

@@ -64,6 +64,9 @@ export const layerSchema = z.object({
 })
 export type Layer = z.infer<typeof layerSchema>
 
+/** Colours that one flower asks for, at the most. */
+export const MOST_ROLES = 12
+
 /** Where a flower is piped: on a nail and lifted, or in place on the piece. */
 export const settingSchema = z.enum(['nail', 'inPlace'])
 
@@ -81,7 +84,7 @@ export const flowerSchema = z
     /** Head of the nail it is piped on, mm; null in place. */
     nailMm: z.number().min(20).max(90).nullable(),
     level: z.enum(['first', 'practised', 'skilled']),
-    roles: z.array(roleSchema).min(1, 'A flower needs at least one colour role.').max(12),
+    roles: z.array(roleSchema).min(1, 'A flower needs at least one colour role.').max(MOST_ROLES),
     florets: z.array(floretSchema).max(12, 'At most 12 kinds of floret.').default([]),
     layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(40),
     /** Distance from one border unit to the next, mm; null for anything that is not a border. */

@@ -1,9 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from '../common.ts'
 
-/** Which places of a stroke of another layer are meant. */
-export const strokePlaces = ['starts', 'ends', 'between'] as const
-
 /**
  * At the places of a layer piped before: where its strokes begin, where they end, or between each and the next, over the
  * joins of its row. A ring of its own stands at each of them.
@@ -11,6 +8,6 @@ export const strokePlaces = ['starts', 'ends', 'between'] as const
 export const onLayerSchema = z.object({
   kind: z.literal('layer'),
   layerId: idSchema,
-  at: z.enum(strokePlaces).default('ends'),
+  at: z.enum(['starts', 'ends', 'between']).default('ends'),
 })
 export type OnLayer = z.infer<typeof onLayerSchema>

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { GOLDEN_ANGLE } from '../geometry/golden.ts'
 import { after, leanOf, type Seat, turned, turningOf } from '../geometry/seat.ts'
 
 /** A place for one stroke, or for a whole small flower: its own axis, and the way it faces about it. */
@@ -28,12 +29,9 @@ export interface PlacesDefinition<S extends z.ZodObject = z.ZodObject> {
   spots(params: z.infer<S>, ring: Ring): Spot[]
 }
 
-/** Angle between one and the next that never comes round to the same place, as a share of a turn. */
-const GOLDEN_SHARE = (3 - Math.sqrt(5)) / 2
-
 /** Azimuths, radians, that fill a turn, or a part of it, evenly however many there are. */
 export function windingAzimuth(i: number, { startDeg, spreadDeg }: Ring): number {
-  const share = (i * GOLDEN_SHARE) % 1
+  const share = ((i * GOLDEN_ANGLE) / (2 * Math.PI)) % 1
   const turn = spreadDeg >= 360 ? 360 * share : spreadDeg * (share - 0.5)
   return ((startDeg + turn) * Math.PI) / 180
 }

@@ -1,3 +1,5 @@
+import { GOLDEN_ANGLE } from '../geometry/golden.ts'
+
 /** Something round to stand on a piece. */
 export interface Guest {
   key: string
@@ -13,9 +15,6 @@ export interface Spot {
   turn: number
 }
 
-/** Angle in radians between one placed thing and the next: never two exactly opposite each other. */
-const GOLDEN = Math.PI * (3 - Math.sqrt(5))
-
 /**
  * One way the guests could stand in a ring-shaped area: large ones first and outwards by the golden angle, leaves
  * at the rims of the largest. For pictures; amounts do not depend on it.
@@ -29,14 +28,14 @@ export function arrange(guests: readonly Guest[], outerMm: number, innerMm = 0):
     const share = standing.length === 1 ? 0 : Math.sqrt((i + 0.35) / standing.length)
     const reach = Math.max(0, outerMm - radius)
     const r = alone ? 0 : innerMm > 0 ? (innerMm + outerMm) / 2 : reach * Math.min(1, 0.25 + 0.8 * share)
-    const angle = i * GOLDEN + 0.6
+    const angle = i * GOLDEN_ANGLE + 0.6
     return { key: guest.key, x: r * Math.cos(angle), y: r * Math.sin(angle), turn: angle, radius }
   })
   const hosts = spots.slice(0, Math.max(1, Math.ceil(spots.length / 2)))
   const leaves = guests.filter((g) => g.tucked)
   leaves.forEach((leaf, i) => {
     const host = hosts[i % Math.max(1, hosts.length)]
-    const angle = i * GOLDEN + 2.2
+    const angle = i * GOLDEN_ANGLE + 2.2
     const away = host ? host.radius * 0.8 : outerMm * 0.5
     spots.push({
       key: leaf.key,

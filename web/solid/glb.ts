@@ -76,11 +76,16 @@ function unit(of: Float32Array): Float32Array {
 /** Each vertex in the colour that its load gives it there: across the slot, by face, or mingled along the stroke. */
 function vertexColours(mesh: FlowerMesh, texels: Float32Array, layers: number): Uint16Array {
   const colours = new Uint16Array((mesh.positions.length / 3) * 4)
+  const rows = Array.from(
+    { length: layers },
+    (_, layer) =>
+      Array.from({ length: PALETTE_ROWS }, (_, row) =>
+        texels.subarray((row * layers + layer) * 4, (row * layers + layer) * 4 + 4),
+      ) as [Float32Array, Float32Array, Float32Array],
+  )
   mesh.layers.forEach((value, v) => {
     const layer = Math.floor(value + INNER_FACE / 2)
-    const [first, second, third] = Array.from({ length: PALETTE_ROWS }, (_, row) =>
-      texels.subarray((row * layers + layer) * 4, (row * layers + layer) * 4 + 4),
-    ) as [Float32Array, Float32Array, Float32Array]
+    const [first, second, third] = rows[layer]!
     const [border, blur, pattern] = [first[3]!, second[3]!, third[3]!]
     const inner = value - layer > INNER_FACE / 2
     const share =

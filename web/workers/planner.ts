@@ -1,11 +1,12 @@
 import * as Comlink from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import useSWR from 'swr'
 import type { Fitting } from '#core/flowers/resolve'
 import type { Flower } from '#core/model/flower'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { Picture, Planned, Planner } from './planner.worker.ts'
+import { useLatest } from './useLatest.ts'
 
 let remote: Comlink.Remote<Planner> | null = null
 let sent: Workshop | null = null
@@ -52,45 +53,25 @@ export function usePlans(orders: readonly Order[], workshop: Workshop | undefine
   ).data
 }
 
-/**
- * A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile. What was
- * changed again before its turn came is left out: a slider that is dragged is never behind by more than one answer.
- */
+/** A flower that is being changed, fitted and measured in the worker as it changes; the last answer meanwhile. */
 export function useDraftPicture(flower: Flower | undefined, workshop: Workshop | undefined) {
-  const [answer, setAnswer] = useState<{ picture?: Picture; error?: Error }>({})
-  const line = useRef<{ next: (() => Promise<Picture>) | null; busy: boolean; left: boolean }>({
-    next: null,
-    busy: false,
-    left: false,
-  }).current
-  useEffect(() => {
-    line.left = false
-    return () => {
-      line.left = true
-    }
-  }, [line])
-  useEffect(() => {
-    if (!flower || !workshop) return
-    line.next = () => planner(workshop).studied(flower, { sizeMm: null, tips: {} })
-    if (!line.busy) void work()
-
-    async function work() {
-      line.busy = true
-      while (line.next && !line.left) {
-        const { next } = line
-        line.next = null
-        try {
-          const picture = await next()
-          if (!line.left) setAnswer({ picture })
-        } catch (error) {
-          if (!line.left) setAnswer((last) => ({ ...last, error: error as Error }))
-        }
-      }
-      line.busy = false
-    }
-  }, [line, flower, workshop])
-  return answer
+  const ask = useMemo(
+    () => (flower && workshop ? () => planner(workshop).studied(flower, { sizeMm: null, tips: {} }) : null),
+    [flower, workshop],
+  )
+  const { answer: picture, error } = useLatest<Picture>(ask)
+  return { picture, error }
 }
+
+/** How wide one floret of a flower is by itself, mm, as the flower changes; undefined until it is known. */
+export function useFloretWidth(flower: Flower, id: string, workshop: Workshop): number | undefined {
+  const ask = useMemo(() => () => planner(workshop).floretWidth(flower, id), [flower, id, workshop])
+  return useLatest<number>(ask).answer
+}
+
+/** The layers of a floret made so wide. */
+export const resizedFloret = (flower: Flower, id: string, wideMm: number, workshop: Workshop) =>
+  planner(workshop).resizedFloret(flower, id, wideMm)
 
 /** A flower from above, from the worker; kept as long as flower, fitting and workshop stay the same. */
 export function usePicture(

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { type FlowerCheck, flowerChecks } from '#core/flowers/checks'
+import { floretWidth, resizedFloret } from '#core/flowers/florets'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { FlowerMeasure } from '#core/flowers/measure'
 import { pileChecks } from '#core/flowers/pileChecks'
@@ -8,7 +9,7 @@ import { type Fitting, fitFlower } from '#core/flowers/resolve'
 import { type BorderRun, borderRun } from '#core/flowers/run'
 import type { ViewShape } from '#core/flowers/strokeShapes'
 import type { Fault } from '#core/model/faults'
-import type { Flower } from '#core/model/flower'
+import type { Flower, Layer } from '#core/model/flower'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
@@ -55,6 +56,11 @@ const planner = {
       checks: flowerChecks(flower, layers, measure),
     }
   },
+  /** How wide one floret of a flower is by itself, mm. */
+  floretWidth: (flower: Flower, id: string): number => floretWidth(flower, id, known().tips),
+  /** The layers of a floret made so wide. */
+  resizedFloret: (flower: Flower, id: string, wideMm: number): Layer[] =>
+    resizedFloret(flower, id, wideMm, known().tips),
   /** The same with everything that only piles can tell: for a flower that somebody is looking at closely. */
   studied(flower: Flower, fitting: Fitting): Picture {
     const { layers, measure } = fitFlower(flower, fitting, known().tips)

@@ -1,6 +1,7 @@
 import { SegmentedControl, Select } from '@mantine/core'
 import { z } from 'zod'
 import { nameSchema, noteSchema } from '#core/common'
+import { NAIL_MM } from '#core/flowers/blank'
 import { type Flower, flowerSchema } from '#core/model/flower'
 import { useWorkshop } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
@@ -14,9 +15,6 @@ const nailSchema = shape.nailMm.unwrap()
 const pitchSchema = shape.pitchMm.unwrap().unwrap()
 /** Shares are typed in percent and stored as 0 to 0.9. */
 const percentSchema = z.number().min(0, 'At least 0 %.').max(90, 'At most 90 %.')
-
-/** Nail that a flower is given until somebody says otherwise, mm. */
-const NAIL_MM = 40
 
 const levels: { value: Flower['level']; label: string }[] = [
   { value: 'first', label: 'for a first try' },

@@ -1,8 +1,8 @@
 import { Button, Menu } from '@mantine/core'
 import { useState } from 'react'
-import { insertLayer, startingLayer } from '#core/flowers/edit'
+import { insertLayer } from '#core/flowers/edit'
 import { addFloret } from '#core/flowers/florets'
-import { restsAt } from '#core/flowers/restsAt'
+import { layerOnTop } from '#core/flowers/onTop'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { type StrokeKind, strokes } from '#core/strokes/index'
@@ -10,9 +10,6 @@ import { newId } from '../../parts/newId.ts'
 import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
 import type { FlowerDraft } from './useFlowerDraft.ts'
-
-/** How much of what is begun on top sinks in, mm: it is squeezed onto what is there. */
-const SINKS_MM = 0.4
 
 /** Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. */
 export function AddMenu(props: {
@@ -31,14 +28,14 @@ export function AddMenu(props: {
     const id = newId()
     const open = flower.layers.find((l) => l.id === selected)
     const after = open ?? flower.layers.at(-1)!
-    const like = startingLayer(kind, flower.roles[0]!.id, id)
     const below = picture?.layers.slice(0, flower.layers.indexOf(after) + 1) ?? []
-    // within a floret heights are its own; on the flower it begins where it can be seen
+    const name = capital(strokes[kind].label)
     const floretId = open?.floretId ?? null
-    const own = below.filter((l) => l.layer.floretId === floretId).map((l) => ({ ...l, floret: undefined }))
-    const ringMm = Math.min(like.ringMm, (picture?.measure.diameterMm ?? 0) / 3)
-    const heightMm = Math.max(0, Math.round((restsAt(own, ringMm) - SINKS_MM) * 10) / 10)
-    const layer = { ...like, name: capital(strokes[kind].label), ringMm, heightMm, floretId }
+    const layer = layerOnTop(
+      { kind, role: flower.roles[0]!.id, id, name, floretId },
+      below,
+      picture?.measure.diameterMm ?? 0,
+    )
     draft.edit(`add ${id}`, (f) => insertLayer(f, layer, after.id))
     select(id)
   }

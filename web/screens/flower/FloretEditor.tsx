@@ -1,11 +1,13 @@
 import { Button } from '@mantine/core'
-import { useMemo } from 'react'
+import { useRef, useState } from 'react'
 import { z } from 'zod'
-import { changeFloret, floretWidth, removeFloret, resizeFloret } from '#core/flowers/florets'
+import { changeFloret, removeFloret, withLayers } from '#core/flowers/florets'
 import { type Floret, floretSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { NumberField } from '../../parts/NumberField.tsx'
+import { attempt } from '../../parts/notify.tsx'
 import { TextField } from '../../parts/TextField.tsx'
+import { resizedFloret, useFloretWidth } from '../../workers/planner.ts'
 import { Figure } from './Figure.tsx'
 import { PlacesEditor } from './PlacesEditor.tsx'
 import css from './Studio.module.css'
@@ -14,6 +16,9 @@ import type { FlowerDraft } from './useFlowerDraft.ts'
 const shape = floretSchema.shape
 /** Florets are small flowers, mm. */
 const acrossSchema = z.number().min(3, 'At least 3 mm.').max(60, 'At most 60 mm.')
+
+/** A width that is missed by less than this share is hit: no ruler tells. */
+const HIT = 0.03
 
 /** A whole small flower within the flower: how many, how wide, where they stand, and how much they differ. */
 export function FloretEditor(props: {
@@ -26,10 +31,21 @@ export function FloretEditor(props: {
   const { flower } = draft
   const change = (label: string, part: Partial<Floret>) =>
     draft.edit(`${floret.id} ${label}`, (f) => changeFloret(f, floret.id, part))
-  const across = useMemo(
-    () => floretWidth(flower, floret.id, workshop.tips),
-    [flower, floret.id, workshop.tips],
-  )
+  const across = useFloretWidth(flower, floret.id, workshop)
+  const [wishedMm, setWishedMm] = useState<number | null>(null)
+  const latest = useRef(0)
+  // a floret made as wide as it was wished says the wish, not what a caliper makes of it
+  const hit = wishedMm !== null && across !== undefined && Math.abs(across / wishedMm - 1) < HIT
+  const shownMm = hit ? wishedMm : Math.round((across ?? 0) * 10) / 10
+
+  async function makeSoWide(mm: number) {
+    setWishedMm(mm)
+    const wish = ++latest.current
+    const layers = await attempt(() => resizedFloret(flower, floret.id, mm, workshop))
+    // another width was typed meanwhile
+    if (layers && wish === latest.current) draft.edit(`${floret.id} across`, (f) => withLayers(f, layers))
+  }
+
   const first = flower.layers.findIndex((l) => l.floretId === floret.id)
   return (
     <div className={css.layerBody}>
@@ -50,11 +66,10 @@ export function FloretEditor(props: {
           label="Each across"
           unit="mm"
           decimals={1}
-          value={Math.round(across * 10) / 10}
+          value={shownMm}
+          disabled={across === undefined}
           schema={acrossSchema}
-          onChange={(mm) =>
-            draft.edit(`${floret.id} across`, (f) => resizeFloret(f, floret.id, mm, workshop.tips))
-          }
+          onChange={makeSoWide}
         />
       </div>
       <PlacesEditor

@@ -1,6 +1,6 @@
 import { Button, Menu } from '@mantine/core'
 import { changeRole, layersOfRole, mergeRole } from '#core/flowers/roles'
-import { roleSchema } from '#core/model/flower'
+import { MOST_ROLES, roleSchema } from '#core/model/flower'
 import { distinctName } from '#core/model/names'
 import { Card } from '../../parts/Card.tsx'
 import { HexInput } from '../../parts/HexInput.tsx'
@@ -11,8 +11,6 @@ import { useWeight } from '../../parts/weight.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
-/** A flower asks for no more colours than this. */
-const MOST_ROLES = 12
 /** What a part is shown in until somebody says otherwise. */
 const NEW_HEX = '#d8c7a8'
 

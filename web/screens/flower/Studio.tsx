@@ -5,10 +5,10 @@ import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
+import { lookedAtWithout } from '#core/flowers/edit'
 import { roleGrams } from '#core/flowers/measure'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import type { Flower } from '#core/model/flower'
-import { withWhatIsSetOn } from '#core/model/placeFaults'
 import type { Workshop } from '#core/model/workshop'
 import { counted } from '#core/units'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
@@ -43,8 +43,9 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const draft = useFlowerDraft(shown, stored)
   const { flower, editable } = draft
   const [muted, setMuted] = useState<ReadonlySet<string>>(new Set())
-  const heard = useMemo(() => withoutMuted(flower, muted), [flower, muted])
+  const heard = useMemo(() => lookedAtWithout(flower, muted), [flower, muted])
   const { picture, error } = useDraftPicture(heard, workshop)
+  const mutedCount = flower.layers.length - heard.layers.length
   const [kept, keep] = useKept(flower)
   const before = useDraftPicture(editable && !equal(kept, flower) ? kept : undefined, workshop).picture
   const differs = editable && !equal(kept, flower)
@@ -173,8 +174,8 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           />
           {heard !== flower && (
             <p className={css.mutedLine}>
-              {counted(flower.layers.length - heard.layers.length, 'layer')} left out of the picture and the
-              figures; orders pipe them.
+              {counted(mutedCount, 'layer')} left out of the picture and the figures; orders pipe{' '}
+              {mutedCount === 1 ? 'it' : 'them'}.
               <Button size="compact-sm" onClick={() => setMuted(new Set())}>
                 Show all
               </Button>
@@ -235,13 +236,6 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
       </div>
     </>
   )
-}
-
-/** The flower as it is heard of: without what is muted and what is set on it; whole while nothing else is left. */
-function withoutMuted(flower: Flower, muted: ReadonlySet<string>): Flower {
-  const left = withWhatIsSetOn(flower, muted)
-  const layers = flower.layers.filter((l) => !left.has(l.id))
-  return layers.length === flower.layers.length || layers.length === 0 ? flower : { ...flower, layers }
 }
 
 const without = (ids: ReadonlySet<string>, id: string) => new Set([...ids].filter((other) => other !== id))

@@ -6,6 +6,7 @@ import { flowerForOrder } from '#core/flowers/forOrder'
 import type { Flower } from '#core/model/flower'
 import { newColour } from '#core/model/newColour'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
+import { withWhatIsSetOn } from '#core/model/placeFaults'
 import type { Plan } from '#core/model/plan'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { benchMm } from '#core/units'
@@ -184,7 +185,8 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
 /** Where it is piped, and that this order does it otherwise. */
 function placedWords(recipe: Flower, placed: PlacedFlower): string {
   const where = recipe.setting === 'nail' ? 'on a nail' : 'in place'
-  const left = recipe.layers.filter((l) => placed.leftOut.includes(l.id)).map((l) => l.name.toLowerCase())
+  const without = withWhatIsSetOn(recipe, placed.leftOut)
+  const left = recipe.layers.filter((l) => without.has(l.id)).map((l) => l.name.toLowerCase())
   const toned = Object.keys(placed.twoTone).length > 0
   return [
     where,
