@@ -42,6 +42,33 @@ async function setRoom(request: APIRequestContext, theme: Theme) {
   expect(saved.ok()).toBe(true)
 }
 
+/** A screen that has not changed for so long has come to rest. */
+const QUIET_MS = 200
+
+/** Waits until nothing in view is being fetched any more, and what was fetched is shown. */
+async function settled(page: Page) {
+  await expect(page.getByRole('heading').first()).toBeVisible()
+  await page.evaluate(
+    (quietMs) =>
+      new Promise<void>((resolve) => {
+        const fetching = () =>
+          [...document.querySelectorAll('[role=status]')].some(
+            (n) => n.textContent?.startsWith('Fetching') && n.getBoundingClientRect().top < innerHeight,
+          )
+        const rested = () => {
+          if (fetching()) timer = setTimeout(rested, quietMs)
+          else resolve()
+        }
+        let timer = setTimeout(rested, quietMs)
+        new MutationObserver(() => {
+          clearTimeout(timer)
+          timer = setTimeout(rested, quietMs)
+        }).observe(document, { subtree: true, childList: true, attributes: true })
+      }),
+    QUIET_MS,
+  )
+}
+
 /** What axe finds on every screen; the insides of drawings, which are one picture each, are left out. */
 async function findings(
   page: Page,
@@ -52,11 +79,14 @@ async function findings(
   for (const [name, path] of Object.entries(screens)) {
     if (!names.includes(name)) continue
     await page.goto(path)
-    await page.waitForLoadState('networkidle')
-    await expect(page.getByRole('heading').first()).toBeVisible()
+    await settled(page)
     const { violations } = await narrow(
       // what passes is nobody's concern, and listing it takes half of the time
-      new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).exclude('svg > *'),
+      new AxeBuilder({ page })
+        // no frames here: a page opened for every verdict is half of the time again
+        .setLegacyMode(true)
+        .options({ resultTypes: ['violations'] })
+        .exclude('svg > *'),
     ).analyze()
     for (const v of violations)
       found.push(

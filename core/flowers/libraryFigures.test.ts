@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
+import { flowerMesh } from '../mesh/flowerMesh.ts'
 import { openingArea } from '../tips/index.ts'
-import { fitFlower } from './resolve.ts'
+import { rememberingFitter } from './resolve.ts'
+import { measuredSolid } from './testing.ts'
 
 /**
  * What each catalogue flower comes to as its recipe is written: icing in mm³, seconds of the hand, longest and widest caliper
@@ -103,10 +105,10 @@ const FIGURES: [
 /** A change that no hand and no scale would notice. */
 const BAND = 0.005
 
-const measured = (id: string) => {
-  const flower = starterWorkshop.flowers.find((f) => f.id === id)!
-  return { flower, ...fitFlower(flower, { sizeMm: null, tips: {} }, starterWorkshop.tips) }
-}
+// each is asked for again and again
+const sizedFlower = rememberingFitter(starterWorkshop.tips)
+const measured = (id: string) =>
+  sizedFlower(starterWorkshop.flowers.find((f) => f.id === id)!, { sizeMm: null, tips: {} })
 
 describe('the library', () => {
   it('is all in the table, once', () => {
@@ -141,4 +143,29 @@ describe('the library', () => {
       expect(measure.layers.reduce((sum, l) => sum + l.seconds, 0)).toBeCloseTo(measure.seconds, 6)
     },
   )
+})
+
+describe('what is claimed of a flower', () => {
+  it.each(starterWorkshop.flowers.map((f) => [f.name, f.id] as const))(
+    'is what its solid measures: %s',
+    (_, id) => {
+      const { layers, measure } = measured(id)
+      const hands = [11, 12, 13, 14, 15, 16].map((seed) =>
+        measuredSolid(flowerMesh(layers, seed, 0.6).positions),
+      )
+      const mean = (of: 'mean' | 'most' | 'top') => hands.reduce((sum, h) => sum + h[of], 0) / hands.length
+      expect(Math.abs(measure.diameterMm / mean('mean') - 1)).toBeLessThan(0.03)
+      expect(Math.abs(measure.alongMm / mean('most') - 1)).toBeLessThan(0.03)
+      // the top of a low flower is one petal's rim: a third of a millimetre is nothing that a ruler tells
+      const off = Math.abs(measure.heightMm - mean('top'))
+      expect(off).toBeLessThan(Math.max(0.35, 0.04 * mean('top')))
+    },
+  )
+
+  it('names long things by two figures, a ball by one', () => {
+    const raceme = measured('raceme').measure
+    expect(raceme.alongMm).toBeGreaterThan(2 * raceme.acrossMm)
+    const rose = measured('rose').measure
+    expect(rose.alongMm / rose.acrossMm).toBeLessThan(1.1)
+  })
 })

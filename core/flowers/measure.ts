@@ -7,8 +7,9 @@ import type { Placement } from '../strokes/stroke.ts'
 import { openingSlot } from '../tips/index.ts'
 import { aimedExtent, isAsWideAsAimed } from './aimed.ts'
 import type { Extent } from './caliper.ts'
-import { flowerExtent, flowerHeight } from './extent.ts'
+import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
+import { flowerHeight } from './piled.ts'
 
 /** One layer's amounts for one flower. */
 export interface LayerMeasure {

@@ -1,39 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
-import { flowerMesh } from '../mesh/flowerMesh.ts'
 import { openingArea } from '../tips/index.ts'
-import { fitFlower } from './resolve.ts'
-import { measuredSolid } from './testing.ts'
+import { rememberingFitter } from './resolve.ts'
 
 const { tips } = starterWorkshop
+const sizedFlower = rememberingFitter(tips)
 const sized = (flower: (typeof catalogueFlowers)[number], sizeMm: number | null = null) =>
-  fitFlower(flower, { sizeMm, tips: {} }, tips)
-
-describe('what is claimed of a flower', () => {
-  it.each(catalogueFlowers.map((f) => [f.name, f] as const))(
-    'is what its solid measures: %s',
-    (_, flower) => {
-      const { layers, measure } = sized(flower)
-      const hands = [11, 12, 13, 14, 15, 16].map((seed) =>
-        measuredSolid(flowerMesh(layers, seed, 0.6).positions),
-      )
-      const mean = (of: 'mean' | 'most' | 'top') => hands.reduce((sum, h) => sum + h[of], 0) / hands.length
-      expect(Math.abs(measure.diameterMm / mean('mean') - 1)).toBeLessThan(0.03)
-      expect(Math.abs(measure.alongMm / mean('most') - 1)).toBeLessThan(0.03)
-      // the top of a low flower is one petal's rim: a third of a millimetre is nothing that a ruler tells
-      const off = Math.abs(measure.heightMm - mean('top'))
-      expect(off).toBeLessThan(Math.max(0.35, 0.04 * mean('top')))
-    },
-  )
-
-  it('names long things by two figures, a ball by one', () => {
-    const raceme = sized(catalogueFlowers.find((f) => f.id === 'raceme')!).measure
-    expect(raceme.alongMm).toBeGreaterThan(2 * raceme.acrossMm)
-    const rose = sized(catalogueFlowers.find((f) => f.id === 'rose')!).measure
-    expect(rose.alongMm / rose.acrossMm).toBeLessThan(1.1)
-  })
-})
+  sizedFlower(flower, { sizeMm, tips: {} })
 
 describe('another size', () => {
   it.each(catalogueFlowers.map((f) => [f.name, f] as const))('of %s is as wide as it is wanted', (_, f) => {

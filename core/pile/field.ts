@@ -55,23 +55,26 @@ export class Field {
     const cell = this.#cell
     const [fx, fy, fz] = [(x - this.#x) / this.#cell, (y - this.#y) / this.#cell, (z - this.#z) / this.#cell]
     const span = reach / this.#cell
-    const i0 = Math.max(0, Math.ceil(fx - span))
-    const i1 = Math.min(nx - 1, Math.floor(fx + span))
     const j0 = Math.max(0, Math.ceil(fy - span))
     const j1 = Math.min(ny - 1, Math.floor(fy + span))
     const k0 = Math.max(0, Math.ceil(fz - span))
     const k1 = Math.min(nz - 1, Math.floor(fz + span))
     const most = span * span
+    const inMm = cell * cell
     for (let k = k0; k <= k1; k++) {
       const dz = (k - fz) * (k - fz)
       for (let j = j0; j <= j1; j++) {
         const dyz = dz + (j - fy) * (j - fy)
         if (dyz > most) continue
         const row = (k * ny + j) * nx
-        for (let i = i0; i <= i1; i++) {
-          const squared = dyz + (i - fx) * (i - fx)
-          if (squared > most) continue
-          const distance = Math.sqrt(squared) * cell - radiusMm
+        const half = Math.sqrt(most - dyz)
+        const i1 = Math.min(nx - 1, Math.floor(fx + half))
+        for (let i = Math.max(0, Math.ceil(fx - half)); i <= i1; i++) {
+          const squared = (dyz + (i - fx) * (i - fx)) * inMm
+          // balls overlap: most of a ball tells nothing new, and needs no root to say so
+          const known = cells[row + i]! + radiusMm
+          if (squared >= known * known && known > 0) continue
+          const distance = Math.sqrt(squared) - radiusMm
           if (distance < cells[row + i]!) cells[row + i] = distance
         }
       }

@@ -8,7 +8,7 @@ type Skins = Pick<FlowerMesh, 'positions' | 'indices'>
  * for checking, and sharing nothing with what makes the pile: it measures along another axis, row by row.
  */
 export function volumeByThreads({ positions: p, indices }: Skins, apartMm = 0.45): number {
-  const met = new Map<string, [x: number, enters: boolean][]>()
+  const met = new Map<number, [x: number, enters: boolean][]>()
   for (let e = 0; e < indices.length; e += 3) {
     const [a, b, c] = [0, 1, 2].map((k) => {
       const o = indices[e + k]! * 3
@@ -28,7 +28,7 @@ export function volumeByThreads({ positions: p, indices }: Skins, apartMm = 0.45
           ((to.y - from.y) * (z - from.z) - (to.z - from.z) * (y - from.y)) / facing
         const [ofC, ofA, ofB] = [side(a, b), side(b, c), side(c, a)]
         if (ofA < 0 || ofB < 0 || ofC < 0) continue
-        const thread = `${j} ${k}`
+        const thread = cellKey(j, k)
         const list = met.get(thread) ?? []
         list.push([ofA * a.x + ofB * b.x + ofC * c.x, facing < 0])
         met.set(thread, list)
@@ -46,6 +46,9 @@ export function volumeByThreads({ positions: p, indices }: Skins, apartMm = 0.45
   return inside * apartMm * apartMm
 }
 
+/** Number of a cell in a plane of cells, no flower being a hundred thousand of them wide. */
+const cellKey = (i: number, j: number) => i * 200_000 + j
+
 interface Corner {
   x: number
   y: number
@@ -54,7 +57,7 @@ interface Corner {
 
 /** Area in mm² that shows the inside of a skin to whoever looks from above: an open slit, or a fold turned inside out. */
 export function insideOutMm2({ positions: p, indices }: Skins, cellMm = 0.25): number {
-  const tops = new Map<string, { z: number; up: boolean }>()
+  const tops = new Map<number, { z: number; up: boolean }>()
   for (let e = 0; e < indices.length; e += 3) {
     const [a, b, c] = [indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3]
     const twice = (p[b]! - p[a]!) * (p[c + 1]! - p[a + 1]!) - (p[b + 1]! - p[a + 1]!) * (p[c]! - p[a]!)
@@ -72,7 +75,7 @@ export function insideOutMm2({ positions: p, indices }: Skins, cellMm = 0.25): n
         const wb = 1 - wa - wc
         if (wa < 0 || wb < 0 || wc < 0) continue
         const z = wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!
-        const key = `${i} ${j}`
+        const key = cellKey(i, j)
         const top = tops.get(key)
         if (!top || z > top.z) tops.set(key, { z, up: twice > 0 })
       }

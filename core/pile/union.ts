@@ -26,18 +26,15 @@ export function unionVolume({ positions: p, indices }: Pick<FlowerMesh, 'positio
   for (let e = 0; e < indices.length; e += 3)
     cross(met, p, indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3, left, low, wide, tall, side)
   let inside = 0
-  const heights: number[] = []
-  const ways: number[] = []
+  // one column's crossings, from below: as many at the most as there are
+  const heights = new Float32Array(met.count)
+  const ways = new Int8Array(met.count)
   for (let c = 0; c < wide * tall; c++) {
-    heights.length = 0
-    ways.length = 0
-    for (let k = first[c]!; k !== NONE; k = met.next[k]!) {
-      heights.push(met.heights[k]!)
-      ways.push(met.ways[k]!)
-    }
-    sortBoth(heights, ways)
+    let crossings = 0
+    for (let k = first[c]!; k !== NONE; k = met.next[k]!)
+      insert(heights, ways, crossings++, met.heights[k]!, met.ways[k]!)
     let depth = 0
-    for (let k = 0; k < heights.length - 1; k++) {
+    for (let k = 0; k < crossings - 1; k++) {
       depth += ways[k]!
       if (depth > 0) inside += heights[k + 1]! - heights[k]!
     }
@@ -81,41 +78,42 @@ function cross(
   side: number,
 ): void {
   const [ax, ay, bx, by, cx, cy] = [p[a]!, p[a + 1]!, p[b]!, p[b + 1]!, p[c]!, p[c + 1]!]
-  const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+  const [abx, aby, bcx, bcy] = [bx - ax, by - ay, cx - bx, cy - by]
+  const area = abx * (cy - ay) - aby * (cx - ax)
   if (area === 0) return
+  const way = area > 0 ? -1 : 1
   const i0 = Math.max(0, Math.ceil((Math.min(ax, bx, cx) - left) / side - 0.5))
   const i1 = Math.min(wide - 1, Math.floor((Math.max(ax, bx, cx) - left) / side - 0.5))
   const j0 = Math.max(0, Math.ceil((Math.min(ay, by, cy) - low) / side - 0.5))
   const j1 = Math.min(tall - 1, Math.floor((Math.max(ay, by, cy) - low) / side - 0.5))
-  for (let j = j0; j <= j1; j++)
+  for (let j = j0; j <= j1; j++) {
+    const y = low + (j + 0.5) * side
+    const [fromA, fromB] = [abx * (y - ay), bcx * (y - by)]
     for (let i = i0; i <= i1; i++) {
       const x = left + (i + 0.5) * side
-      const y = low + (j + 0.5) * side
-      const wc = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area
-      const wa = ((cx - bx) * (y - by) - (cy - by) * (x - bx)) / area
+      const wc = (fromA - aby * (x - ax)) / area
+      const wa = (fromB - bcy * (x - bx)) / area
       const wb = 1 - wa - wc
       if (wa < 0 || wb < 0 || wc < 0) continue
       if (met.count === met.heights.length) grown(met)
       const k = met.count++
       const column = j * wide + i
       met.heights[k] = wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!
-      met.ways[k] = area > 0 ? -1 : 1
+      met.ways[k] = way
       met.next[k] = met.first[column]!
       met.first[column] = k
     }
+  }
 }
 
-/** Sorts a few heights, and what belongs to each, by insertion. */
-function sortBoth(heights: number[], ways: number[]): void {
-  for (let i = 1; i < heights.length; i++) {
-    const [z, way] = [heights[i]!, ways[i]!]
-    let j = i - 1
-    while (j >= 0 && heights[j]! > z) {
-      heights[j + 1] = heights[j]!
-      ways[j + 1] = ways[j]!
-      j--
-    }
-    heights[j + 1] = z
-    ways[j + 1] = way
+/** Puts a height, and what belongs to it, in its place among so many that are in order already. */
+function insert(heights: Float32Array, ways: Int8Array, among: number, z: number, way: number): void {
+  let j = among - 1
+  while (j >= 0 && heights[j]! > z) {
+    heights[j + 1] = heights[j]!
+    ways[j + 1] = ways[j]!
+    j--
   }
+  heights[j + 1] = z
+  ways[j + 1] = way
 }
