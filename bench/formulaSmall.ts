@@ -26,13 +26,12 @@ export const formulaSmall: Measured = {
   against: 'none: the aim is 1',
   measure: () =>
     quantile(
-      SIZES.flatMap((grams) =>
-        targets.map(
-          (target) =>
-            formula(butter, target, curves, grams).chosen.difference -
-            nearestByHand(butter, curves, target, grams),
-        ),
-      ),
+      SIZES.flatMap((grams) => {
+        const nearest = nearestByHand(butter, curves, grams)
+        return targets.map(
+          (target) => formula(butter, target, curves, grams).chosen.difference - nearest(target),
+        )
+      }),
       0.95,
     ),
 }

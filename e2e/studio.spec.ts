@@ -106,7 +106,7 @@ test('layers are muted, dragged and compared with what was kept; orders still pi
   await expect(page.getByRole('button', { name: /^Petals.* 5 × lying petal/ })).toBeVisible()
 
   await page.getByRole('button', { name: 'Mute Petals' }).click()
-  await expect(page.getByText('1 layer left out of the picture and the figures')).toBeVisible()
+  await expect(page.getByText('1 step left out of the picture and the figures')).toBeVisible()
   await page.getByRole('button', { name: 'Show all' }).click()
   await expect(page.getByText(/left out of the picture/)).toBeHidden()
 
@@ -132,6 +132,35 @@ test('layers are muted, dragged and compared with what was kept; orders still pi
   await page.getByRole('switch', { name: 'as it was' }).click()
   await page.getByRole('button', { name: 'Keep this' }).click()
   await expect(page.getByRole('button', { name: 'Keep this' })).toBeHidden()
+})
+
+test('a petal is notched with a toothpick and painted on the next day; the plan says when', async ({
+  page,
+}) => {
+  await page.goto('/flowers/hellebore')
+  await page.getByRole('button', { name: 'Copy to change it' }).click()
+  await expect(page.getByRole('heading', { name: 'Hellebore (ours)' })).toBeVisible()
+  const addStep = async (what: string) => {
+    await page.getByRole('button', { name: 'Add', exact: true }).first().click()
+    await page.getByRole('menuitem', { name: /^A tool step/ }).click()
+    await page.getByRole('menuitem', { name: what, exact: true }).click()
+  }
+  await page.getByRole('button', { name: /^Petals.* 5 × lying petal/ }).click()
+  await addStep('Notch the edge')
+  await expect(
+    page.getByRole('button', { name: /^Notch the edge.*toothpick, while it is fresh/ }),
+  ).toBeVisible()
+  await addStep('Paint dots on')
+  await page.getByLabel('Seconds a stroke').fill('6,5')
+  await page.getByLabel('Seconds a stroke').blur()
+  // five petals at six and a half
+  await expect(page.getByText('5 strokes: 33 s a flower.')).toBeVisible()
+  await page.reload()
+  await expect(
+    page.getByRole('button', { name: /^Paint dots on.*33 s.*fine paint brush, when dry/ }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /^Paint dots on.*15 s/ })).toBeVisible()
 })
 
 test('a run that asks for them is shown the fine solids that people see', async ({ page }) => {

@@ -44,62 +44,70 @@ export const quantile = (values: readonly number[], p: number): number =>
  * The nearest that hands can dose, found by trying and nothing else: for every three dyes a net of doses in eighths of a
  * drop, each twice the one before and none included, then single steps from the best knots of it. Only what a mix looks
  * like is taken from the program.
+ * @returns what finds it for any target: what the knots of the net look like is the same for all.
  */
 export function nearestByHand(
   base: TintBase,
   curves: readonly Spectrum[],
-  target: LabD65,
   grams: number,
-): number {
+): (target: LabD65) => number {
   const most = (MOST_DROPS_BY_HAND * 8 * grams) / 100
   const net = [0]
   for (let e = 1; e <= most; e *= 2) net.push(e)
-  const knots: { difference: number; set: number[]; eighths: number[] }[] = []
-  const differenceOf = (tint: ReturnType<typeof tinter>, eighths: readonly number[]) =>
-    ciede2000(tint.lab(eighths.map((e) => (e / 8) * (100 / grams))), target)
+  const sets: {
+    labOf: (eighths: readonly number[]) => LabD65
+    knots: { lab: LabD65; eighths: number[] }[]
+  }[] = []
   for (let a = 0; a < curves.length; a++)
     for (let b = a + 1; b < curves.length; b++)
       for (let c = b + 1; c < curves.length; c++) {
-        const set = [a, b, c]
-        const tint = tinter(
-          base,
-          set.map((d) => curves[d]!),
+        const tint = tinter(base, [curves[a]!, curves[b]!, curves[c]!])
+        const labOf = (eighths: readonly number[]) => tint.lab(eighths.map((e) => (e / 8) * (100 / grams)))
+        const knots = net.flatMap((x) =>
+          net.flatMap((y) =>
+            net.flatMap((z) => (x + y + z > most ? [] : [{ lab: labOf([x, y, z]), eighths: [x, y, z] }])),
+          ),
         )
-        let best = { difference: Number.POSITIVE_INFINITY, set, eighths: [0, 0, 0] }
-        for (const x of net)
-          for (const y of net)
-            for (const z of net) {
-              if (x + y + z > most) continue
-              const difference = differenceOf(tint, [x, y, z])
-              if (difference < best.difference) best = { difference, set, eighths: [x, y, z] }
-            }
-        knots.push(best)
+        sets.push({ labOf, knots })
       }
-  knots.sort((one, other) => one.difference - other.difference)
-  return Math.min(
-    ...knots.slice(0, KNOTS).map(({ set, eighths, difference }) => {
-      const tint = tinter(
-        base,
-        set.map((d) => curves[d]!),
-      )
-      let [here, best] = [eighths, difference]
-      for (let moved = true; moved; ) {
-        moved = false
-        for (let k = 0; k < 3; k++)
-          for (const by of [-16, -8, -1, 1, 8, 16]) {
-            const next = here.with(k, here[k]! + by)
-            // nobody counts specks from three drops on
-            if (next[k]! < 0 || (next[k]! >= 24 && next[k]! % 8 !== 0)) continue
-            const now = differenceOf(tint, next)
-            if (now < best - 1e-9) {
-              ;[here, best] = [next, now]
-              moved = true
-            }
-          }
+  return (target) => {
+    const best = sets.map(({ labOf, knots }) => {
+      let nearest = { difference: Number.POSITIVE_INFINITY, eighths: [0, 0, 0], labOf }
+      for (const { lab, eighths } of knots) {
+        const difference = ciede2000(lab, target)
+        if (difference < nearest.difference) nearest = { difference, eighths, labOf }
       }
-      return best
-    }),
-  )
+      return nearest
+    })
+    best.sort((one, other) => one.difference - other.difference)
+    return Math.min(
+      ...best
+        .slice(0, KNOTS)
+        .map(({ difference, eighths, labOf }) =>
+          stepwise(eighths, difference, (e) => ciede2000(labOf(e), target)),
+        ),
+    )
+  }
+}
+
+/** The least difference that single steps from a knot lead to, each nearer than the one before. */
+function stepwise(from: number[], difference: number, differenceOf: (eighths: number[]) => number): number {
+  let [here, best] = [from, difference]
+  for (let moved = true; moved; ) {
+    moved = false
+    for (let k = 0; k < 3; k++)
+      for (const by of [-16, -8, -1, 1, 8, 16]) {
+        const next = here.with(k, here[k]! + by)
+        // nobody counts specks from three drops on
+        if (next[k]! < 0 || (next[k]! >= 24 && next[k]! % 8 !== 0)) continue
+        const now = differenceOf(next)
+        if (now < best - 1e-9) {
+          ;[here, best] = [next, now]
+          moved = true
+        }
+      }
+  }
+  return best
 }
 
 /** Most dye that is tried, drops in 100 g, and how many knots of the net are looked around. */

@@ -5,6 +5,7 @@ import { FRILL_SWELL, highestSlip, STRAY_UP_MM, WAVER_TILT, WAVER_UP_MM } from '
 import { supportAt, supportOf } from '../solids/reach.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { type Opening, openingSlot } from '../tips/index.ts'
+import { toolDefinition } from '../tools/index.ts'
 import { DIRECTIONS, type Extent, extentOf, topOf } from './caliper.ts'
 import { type ResolvedLayer, scaleResolved } from './layers.ts'
 import { layerSpots } from './spots.ts'
@@ -80,6 +81,8 @@ function around(reaches: readonly Reach[]): Extent {
 export const isAsWideAsAimed = (layers: readonly ResolvedLayer[]): boolean =>
   layers.every(({ layer, tip }) => {
     const { rests } = strokeDefinition(layer.stroke.kind)
+    // what is pushed about with a tool ends elsewhere
+    if (layer.tools.some((step) => !toolDefinition(step.work.kind).marks)) return false
     if (rests === 'sits' || rests === 'rises' || rests === 'spreads') return true
     return rests === 'lies' && openingSlot(tip.opening) !== null
   })

@@ -3,6 +3,7 @@ import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import type { StrokeDefinition } from '../strokes/stroke.ts'
 import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
+import { canBeDone } from '../tools/fits.ts'
 import { type ResolvedLayer, standsRound } from './layers.ts'
 import type { FlowerMeasure } from './measure.ts'
 import { widestMm } from './widest.ts'
@@ -25,6 +26,7 @@ export interface FlowerCheck {
     | 'in-place-only'
     | 'no-foot'
     | 'hand-strain'
+    | 'tool-idle'
     | 'too-full'
     | 'floating'
     | 'foot-in-air'
@@ -239,7 +241,28 @@ const handStrain: Check = (_, layers) =>
     ]
   })
 
-const checks: readonly Check[] = [moundTooHigh, rows, lifting, widerThanNail, petalsOpposite, handStrain]
+/** Tool steps that were meant for another stroke: a notch in what has no edge. */
+const idleTools: Check = (_, layers) =>
+  layers.flatMap(({ layer, tip }) =>
+    layer.tools
+      .filter((step) => !canBeDone(step.work.kind, layer.stroke, tip.opening))
+      .map(
+        (step): FlowerCheck => ({
+          code: 'tool-idle',
+          severity: 'decide',
+          layerId: layer.id,
+          message: `“${step.name}” cannot be done to “${layer.name}”, which is piped as ${definitionOf(layer).label}: it takes time and changes nothing.`,
+          remedy: {
+            label: 'Leave it out',
+            layer: { id: layer.id, part: { tools: layer.tools.filter((s) => s !== step) } },
+          },
+        }),
+      ),
+  )
+
+const checks: readonly Check[] = [
+  ...[moundTooHigh, rows, lifting, widerThanNail, petalsOpposite, handStrain, idleTools],
+]
 
 /** Everything the geometry of a fitted flower says will not work, what wants a decision first. */
 export function flowerChecks(

@@ -72,9 +72,17 @@ export function standing(flower: Flower): Flower {
   return { ...kept, florets: kept.florets.map(upright), layers: kept.layers.map(upright) }
 }
 
-/** The flower without some layers and what is set on them, as it is looked at; whole where nothing else would be left. */
+/** The flower without some layers and what is set on them, or without tool steps, as it is looked at; whole where nothing else would be left. */
 export function lookedAtWithout(flower: Flower, ids: Iterable<string>): Flower {
   const left = withWhatIsSetOn(flower, ids)
-  const layers = flower.layers.filter((l) => !left.has(l.id))
-  return left.size === 0 || layers.length === 0 ? flower : { ...flower, layers }
+  const kept = flower.layers.filter((l) => !left.has(l.id))
+  if (left.size === 0 || kept.length === 0) return flower
+  const layers = kept.map((l) =>
+    l.tools.some((step) => left.has(step.id)) ? { ...l, tools: l.tools.filter((s) => !left.has(s.id)) } : l,
+  )
+  return { ...flower, layers }
 }
+
+/** The layer of an id: of a tool step the one that it is done to. */
+export const layerWith = (flower: Flower, id: string | null): Layer | undefined =>
+  flower.layers.find((l) => l.id === id || l.tools.some((step) => step.id === id))

@@ -120,6 +120,7 @@ export function extraLayer(
     mayWait: true,
     loose: true,
     stroke: strokeSchema.parse(laid.stroke),
+    tools: [],
   }
   // a recipe is written at its own size; fitting it stretches it again
   return scaleLayer(layer, 1 / factor)

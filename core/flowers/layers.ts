@@ -12,7 +12,11 @@ export interface ResolvedLayer {
 /** The same layer with every length multiplied by `factor`. */
 export function scaleLayer(layer: Layer, factor: number): Layer {
   if (factor === 1) return layer
-  return { ...scaledPlaces(layer, factor), stroke: scaleStroke(layer.stroke, factor) }
+  return {
+    ...scaledPlaces(layer, factor),
+    stroke: scaleStroke(layer.stroke, factor),
+    tools: layer.tools.map((step) => ({ ...step, work: scaleLengths(step.work, factor) })),
+  }
 }
 
 /** The same with its floret's places too. */

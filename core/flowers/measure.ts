@@ -10,12 +10,14 @@ import type { Extent } from './caliper.ts'
 import { flowerExtent } from './extent.ts'
 import type { ResolvedLayer } from './layers.ts'
 import { flowerHeight } from './piled.ts'
+import { toolSeconds } from './tooling.ts'
 
 /** One layer's amounts for one flower. */
 export interface LayerMeasure {
   layerId: string
   tipId: string
   volumeMm3: number
+  /** Of the hand: piping, and what is done to it with tools. */
   seconds: number
   /** Strokes of one flower, over all its florets and places. */
   strokes: number
@@ -46,7 +48,7 @@ export function measureLayers(flower: Flower, layers: readonly ResolvedLayer[]):
       layerId: layer.id,
       tipId: tip.id,
       volumeMm3: one.volumeMm3 * strokes * flower.calibration,
-      seconds: one.seconds * strokes,
+      seconds: one.seconds * strokes + toolSeconds(layer, strokes),
       strokes,
       shares: layerShares(layer, tip),
     }

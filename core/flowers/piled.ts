@@ -3,6 +3,8 @@ import type { PiledStroke, PileLayer } from '../pile/piled.ts'
 import { skinRoom } from '../pile/swell.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
+import { canBeDone } from '../tools/fits.ts'
+import { toolDefinition } from '../tools/index.ts'
 import { topOf } from './caliper.ts'
 import type { ResolvedLayer } from './layers.ts'
 import { layerSpots } from './spots.ts'
@@ -16,6 +18,12 @@ export const pileLayers = (layers: readonly ResolvedLayer[]): PileLayer[] =>
     ringMm: resolved.layer.ringMm,
     heightMm: resolved.layer.heightMm,
     spots: layerSpots(resolved, layers),
+    // what is painted on moves nothing
+    works: resolved.layer.tools.flatMap(({ work, when }) =>
+      toolDefinition(work.kind).marks || !canBeDone(work.kind, resolved.layer.stroke, resolved.tip.opening)
+        ? []
+        : [{ work, fresh: when === 'wet' }],
+    ),
   }))
 
 /** Flowers whose pile is kept: as many as the library has, and those that are being tried beside them. */

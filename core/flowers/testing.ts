@@ -39,6 +39,7 @@ export function laid(stroke: object, opening: Opening, more: Partial<Layer> = {}
       spreadDeg: 360,
       at: ON_A_RING,
       floretId: null,
+      tools: [],
       ...more,
       stroke: strokeSchema.parse(stroke),
     } as Layer,

@@ -2,11 +2,13 @@ import type { ResolvedLayer } from '../flowers/layers.ts'
 import { pileLayers } from '../flowers/piled.ts'
 import type { BorderRun } from '../flowers/run.ts'
 import { drawnAs } from '../pile/draw.ts'
-import { pile } from '../pile/pile.ts'
-import type { PiledStroke, PileLayer } from '../pile/piled.ts'
+import { axisOf, pile } from '../pile/pile.ts'
+import { type PiledStroke, type PileLayer, workSeed } from '../pile/piled.ts'
 import { onTable, skinRoom } from '../pile/swell.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
+import { markRoom, paintStroke, trimmed } from './painted.ts'
+import { type Paint, paintsOf } from './paints.ts'
 
 /** Units of a run are piped by the same hand, each otherwise. */
 const NEXT_UNIT = 7349
@@ -25,20 +27,28 @@ export function flowerMesh(
 ): FlowerMesh {
   const piled = pileLayers(layers)
   const units = Array.from({ length: run?.units ?? 1 }, (_, unit) => pile(piled, seed + unit * NEXT_UNIT))
-  return drawPiles(piled, units, detail, run)
+  return drawPiles(piled, units, detail, run, paintsOf(layers.map((l) => l.layer)))
 }
 
-/** The solid of a flower that is piled already; of a border, of each of its units. */
+/** The solid of a flower that is piled already; of a border, of each of its units. What is painted on is numbered after its layers. */
 export function drawPiles(
   layers: readonly PileLayer[],
   piles: readonly (readonly PiledStroke[])[],
   detail: number,
   run: BorderRun | null = null,
+  paints: readonly Paint[] = [],
 ): FlowerMesh {
   const units = piles.map((strokes) =>
     strokes.map((stroke) => ({ stroke, bodies: drawnAs(stroke, layers[stroke.layer]!, detail) })),
   )
   const room = skinRoom(units.flat().flatMap((s) => s.bodies))
+  for (const { stroke } of units.flat())
+    for (const paint of paints) {
+      if (paint.layer !== stroke.layer) continue
+      const more = markRoom(paint.work, workSeed(stroke))
+      room.vertices += more.vertices
+      room.triangles += more.triangles
+    }
   const builder = newMesh(room.vertices, room.triangles)
   for (const [layer] of layers.entries())
     units.forEach((strokes, unit) => {
@@ -47,12 +57,17 @@ export function drawPiles(
         const start = builder.entries
         const firstVertex = builder.vertices
         skinLaid(builder, bodies, layer)
+        paints.forEach(({ layer: on, work }, i) => {
+          if (on !== layer) return
+          const under = { bodies, axis: axisOf(stroke.at), seed: workSeed(stroke) }
+          paintStroke(builder, under, firstVertex, work, layers.length + i)
+        })
         if (run) moveOn(builder, firstVertex, run, unit)
         builder.mesh.strokes.push({ layer, index: stroke.index, start, count: builder.entries - start })
       }
     })
   onTable(builder.mesh.positions)
-  return builder.mesh
+  return trimmed(builder)
 }
 
 /** Turns a unit of a border along x and moves it to its place in the run, the middle of the run over the axis. */

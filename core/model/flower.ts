@@ -4,6 +4,7 @@ import { layerLoadSchema, loadDefinition } from '../loads/index.ts'
 import { ON_A_RING, placesSchema } from '../places/index.ts'
 import { strokeSchema } from '../strokes/index.ts'
 import { placeFaults } from './placeFaults.ts'
+import { MOST_STEPS, toolStepSchema } from './toolStep.ts'
 
 /** A part of a flower that has a colour of its own; an order gives each role a colour. */
 export const roleSchema = z.object({
@@ -61,6 +62,11 @@ export const layerSchema = z.object({
   /** Takes no part in how wide the flower is made: what one order adds to it. */
   loose: z.boolean().default(false),
   stroke: strokeSchema,
+  /** What is done to its strokes without a bag, in that order: fresh ones before the next layer is piped. */
+  tools: z
+    .array(toolStepSchema)
+    .max(MOST_STEPS, `At most ${MOST_STEPS} tool steps on one layer.`)
+    .default([]),
 })
 export type Layer = z.infer<typeof layerSchema>
 

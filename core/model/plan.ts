@@ -46,7 +46,10 @@ export const useSchema = z.object({
   spares: z.number().int(),
   practice: z.number().int(),
   strokes: z.number().int(),
-  seconds: z.number(),
+  seconds: z.number().describe('Of the hand: piping, and what is done to it with tools'),
+  tools: z
+    .array(z.object({ words: z.string(), fresh: z.boolean() }))
+    .describe('What is done to it with brush, scribe, finger or food colour; fresh: before the next layer'),
   parts: z.array(usePartSchema),
 })
 export type Use = z.infer<typeof useSchema>
@@ -197,8 +200,10 @@ export const planSchema = z.object({
     .array(
       z.object({
         kind: z
-          .enum(['spread', 'chill', 'dry', 'pipe', 'lift'])
-          .describe('With a spatula, into the cold or left to dry, from bags, or from nails onto the piece'),
+          .enum(['spread', 'chill', 'dry', 'pipe', 'work', 'lift'])
+          .describe(
+            'With a spatula, into the cold or left to dry, from bags, with tools once it has crusted or dried, or from nails onto the piece',
+          ),
         pieceIds: z.array(idSchema),
         useIds: z.array(z.string()),
         bagNumbers: z.array(z.number().int()).describe('In the order in which they are taken up'),

@@ -1,11 +1,9 @@
-import type { Laid } from '../solids/laid.ts'
 import { ringSize } from '../solids/sheetSolid.ts'
 import { strokeDefinition } from '../strokes/index.ts'
-import { depositRope, depositSheet } from './deposit.ts'
+import { layAgain } from './again.ts'
 import { BAND_MM, Field } from './field.ts'
 import { boundsOf } from './pile.ts'
 import type { PiledStroke, PileLayer } from './piled.ts'
-import { turnIn } from './ropes.ts'
 import { skinned } from './skins.ts'
 
 /** How a stroke lies on what was there before it. */
@@ -27,7 +25,10 @@ export function contacts(strokes: readonly PiledStroke[], layers: readonly PileL
   return strokes.map((stroke) => {
     const contact = touch(field, stroke)
     // what touches nothing carries nothing
-    if (contact.gapMm <= HOLDS_MM) for (const body of stroke.laid) deposit(field, body, layers[stroke.layer]!)
+    const { rests } = strokeDefinition(layers[stroke.layer]!.stroke.kind)
+    const own = stroke.laid.length - stroke.tongues
+    if (contact.gapMm <= HOLDS_MM)
+      for (const [i, body] of stroke.laid.entries()) layAgain(field, body, i < own ? rests : 'lies')
     return contact
   })
 }
@@ -54,11 +55,4 @@ function touch(field: Field, stroke: PiledStroke): Contact {
     footInAir = Math.max(footInAir, inAir / (body.tSteps + 1))
   }
   return { gapMm, footInAir }
-}
-
-function deposit(field: Field, body: Laid, { stroke }: PileLayer): void {
-  const { rests } = strokeDefinition(stroke.kind)
-  if (body.kind === 'sheet') depositSheet(field, body, 0, body.tSteps)
-  else if (rests === 'sits' || rests === 'spreads') turnIn(field, body)
-  else depositRope(field, body, 0, body.rings - 1)
 }

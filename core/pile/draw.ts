@@ -1,21 +1,28 @@
 import type { Laid, LaidRope, LaidSheet } from '../solids/laid.ts'
 import { strokeSolid } from '../solids/strokeSolid.ts'
-import { slipsOf } from './pile.ts'
-import { PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
+import { tonguesOf } from '../solids/tongues.ts'
+import { worked } from '../solids/worked.ts'
+import { axisOf, slipsOf } from './pile.ts'
+import { cutOf, PILE_DETAIL, type PiledStroke, type PileLayer, workSeed, worksOf } from './piled.ts'
 
 /**
  * The bodies of a piled stroke cut as finely as they are wanted: laid anew with the same slips, moved and swollen as the
  * pile has moved and swollen them.
  */
-export function drawnAs(stroke: PiledStroke, { stroke: kind, opening }: PileLayer, detail: number): Laid[] {
+export function drawnAs(stroke: PiledStroke, layer: PileLayer, detail: number): Laid[] {
+  const works = worksOf(layer)
   if (detail === PILE_DETAIL) return stroke.laid
-  const fine = strokeSolid(kind, stroke.at, opening, detail).lay(stroke.at, slipsOf(stroke.slips))
+  const cut = cutOf(layer, detail)
+  const own = strokeSolid(layer.stroke, stroke.at, layer.opening, cut).lay(stroke.at, slipsOf(stroke.slips))
+  const fine = [...own, ...tonguesOf(own, works, workSeed(stroke), cut)]
   fine.forEach((body, i) => {
-    const [aimed, laid] = [stroke.aimed[i]!, stroke.laid[i]!]
+    const [aimed, laid] = [stroke.aimed[i]!, stroke.rested[i]!]
     if (body.kind === 'sheet') followSheet(body, aimed as LaidSheet, laid as LaidSheet)
     else followRope(body, aimed as LaidRope, laid as LaidRope)
   })
-  return fine
+  if (works.length === 0) return fine
+  const touched = worked(fine.slice(0, own.length), works, axisOf(stroke.at), workSeed(stroke))
+  return [...touched, ...fine.slice(own.length)]
 }
 
 function followSheet(fine: LaidSheet, aimed: LaidSheet, laid: LaidSheet): void {

@@ -17,7 +17,7 @@ import { unionVolume } from './union.ts'
 const round = (diameterMm: number): Opening => ({ family: 'round', diameterMm })
 const slot: Opening = { family: 'petal', lengthMm: 13, wideMm: 2.2, narrowMm: 0.7 }
 const layer = (stroke: object, opening: Opening, more: Partial<PileLayer> = {}): PileLayer => ({
-  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, spots: around([0]), opening },
+  ...{ stiffness: 'stiff', ringMm: 0, heightMm: 0, spots: around([0]), works: [], opening },
   ...more,
   stroke: strokeSchema.parse(stroke),
 })

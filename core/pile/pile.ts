@@ -1,15 +1,27 @@
 import type { Spot } from '../places/spot.ts'
 import { type Random, seeded, slip } from '../random.ts'
 import { CARE_WITH_ONE, STRAY_DEG, STRAY_MM, STRAY_UP_MM } from '../solids/hand.ts'
-import { type Laid, type LaidSheet, ropeRadius } from '../solids/laid.ts'
+import { type Laid, type LaidRope, type LaidSheet, ropeRadius } from '../solids/laid.ts'
 import { newMesh } from '../solids/mesh.ts'
 import { type StrokeSolid, skinLaid, strokeSolid } from '../solids/strokeSolid.ts'
+import { drawnFrom, tonguesOf } from '../solids/tongues.ts'
+import { worked } from '../solids/worked.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { measureStroke, strokeCycles } from '../strokes/quantities.ts'
 import { type Placement, radians, type StrokeDefinition } from '../strokes/stroke.ts'
+import { toolDefinition, type Work } from '../tools/index.ts'
+import { layAgain } from './again.ts'
 import { coil } from './coil.ts'
 import { type Bounds, Field } from './field.ts'
-import { type Axis, PILE_DETAIL, type PiledStroke, type PileLayer } from './piled.ts'
+import {
+  type Axis,
+  cutOf,
+  PILE_DETAIL,
+  type PiledStroke,
+  type PileLayer,
+  workSeed,
+  worksOf,
+} from './piled.ts'
 import { lieDown, sitDown, standUp, turnIn } from './ropes.ts'
 import { settleSheet } from './sheets.ts'
 import { swell } from './swell.ts'
@@ -45,15 +57,58 @@ export function pile(layers: readonly PileLayer[], seed: number | null): PiledSt
     layer.spots.map((spot, index): PiledStroke => {
       const slips = seed === null ? null : slipsFor(seed, l, index)
       const at = handled(layer, spot, slipsOf(slips))
-      const aimed = planned[l]!.solid.lay(at, slipsOf(slips))
-      return { layer: l, index, at, slips, aimed, laid: fattened(copyOf(aimed), planned[l]!.fatten) }
+      const own = planned[l]!.solid.lay(at, slipsOf(slips))
+      const pulled = tonguesOf(own, worksOf(layer), workSeed({ slips }), cutOf(layer, PILE_DETAIL))
+      const laid = [...fattened(copyOf(own), planned[l]!.fatten), ...copyOf(pulled)]
+      if (pulled.length > 0) drawnFrom(laid[0] as LaidRope, pulled)
+      const aimed = [...own, ...pulled]
+      return { layer: l, index, at, slips, aimed, laid, rested: laid, tongues: pulled.length }
     }),
   )
-  const field = new Field(boundsOf(strokes))
-  for (const { layer, at, laid } of strokes) settle(field, layers[layer]!, planned[layer]!, laid, axisOf(at))
+  let field = new Field(boundsOf(strokes))
+  layers.forEach((layer, l) => {
+    const own = strokes.filter((s) => s.layer === l)
+    for (const stroke of own)
+      settle(field, layer, planned[l]!, stroke.laid.slice(0, ownBodies(stroke)), axisOf(stroke.at))
+    for (const { laid, tongues } of own)
+      for (const rope of laid.slice(laid.length - tongues) as LaidRope[]) lieDown(field, rope, PULLED)
+    // what was pushed about while it was fresh is no longer where it came to rest
+    if (layer.works.some(({ work, fresh }) => fresh && toolDefinition(work.kind).touch))
+      field = fieldOf(strokes, layers, l)
+  })
   const bagMm3 = planned.reduce((sum, p, l) => sum + p.bagMm3 * layers[l]!.spots.length, 0)
-  swell(strokes, bagMm3 * AS_DRAWN)
+  swell(strokes, (stroke) => afterTools(stroke, layers[stroke.layer]!), bagMm3 * AS_DRAWN)
+  for (const stroke of strokes) {
+    stroke.rested = stroke.laid
+    stroke.laid = afterTools(stroke, layers[stroke.layer]!)
+  }
   return strokes
+}
+
+/** Icing that a point has pulled out lies as thinly as icing does that runs. */
+const PULLED = 'flood'
+
+const ownBodies = ({ laid, tongues }: PiledStroke): number => laid.length - tongues
+
+/** The bodies of a stroke as its tools have left them. */
+function afterTools(stroke: PiledStroke, layer: PileLayer, works: readonly Work[] = worksOf(layer)): Laid[] {
+  if (works.length === 0) return stroke.laid
+  const own = worked(stroke.laid.slice(0, ownBodies(stroke)), works, axisOf(stroke.at), workSeed(stroke))
+  return [...own, ...stroke.laid.slice(ownBodies(stroke))]
+}
+
+/** Everything up to a layer laid anew, as fresh tools have left it. */
+function fieldOf(strokes: readonly PiledStroke[], layers: readonly PileLayer[], upTo: number): Field {
+  const field = new Field(boundsOf(strokes))
+  for (const stroke of strokes) {
+    if (stroke.layer > upTo) continue
+    const layer = layers[stroke.layer]!
+    const { rests } = strokeDefinition(layer.stroke.kind)
+    const fresh = layer.works.filter((w) => w.fresh).map((w) => w.work)
+    const bodies = afterTools(stroke, layer, fresh)
+    for (const [i, body] of bodies.entries()) layAgain(field, body, i < ownBodies(stroke) ? rests : 'lies')
+  }
+  return field
 }
 
 interface Planned {
@@ -65,9 +120,10 @@ interface Planned {
   fatten: number
 }
 
-function plan({ stroke, opening, ringMm, heightMm }: PileLayer): Planned {
+function plan(layer: PileLayer): Planned {
+  const { stroke, opening, ringMm, heightMm } = layer
   const at: Placement = { ringMm, heightMm, azimuth: 0 }
-  const solid = strokeSolid(stroke, at, opening, PILE_DETAIL)
+  const solid = strokeSolid(stroke, at, opening, cutOf(layer, PILE_DETAIL))
   const builder = newMesh(solid.room.vertices, solid.room.triangles)
   skinLaid(builder, solid.lay(at, steady), 0)
   const alone = unionVolume(builder.mesh)
@@ -110,7 +166,7 @@ export function fattened(laid: Laid[], by: number): Laid[] {
 }
 
 /** The axis that a stroke stands round: what is in its way pushes it away from there. */
-const axisOf = ({ seat }: Placement): Axis => ({ x: seat?.xMm ?? 0, y: seat?.yMm ?? 0 })
+export const axisOf = ({ seat }: Placement): Axis => ({ x: seat?.xMm ?? 0, y: seat?.yMm ?? 0 })
 
 function settle(
   field: Field,

@@ -4,6 +4,7 @@ import type { Laid } from '../solids/laid.ts'
 import type { Stroke } from '../strokes/index.ts'
 import type { Placement } from '../strokes/stroke.ts'
 import type { Opening } from '../tips/index.ts'
+import type { Work } from '../tools/index.ts'
 
 /** A layer as it is piled: one stroke, piped at so many places. */
 export interface PileLayer {
@@ -14,6 +15,8 @@ export interface PileLayer {
   heightMm: number
   /** Where its strokes are set, in the order in which they are piped. */
   spots: readonly Spot[]
+  /** What is done to its strokes with a tool, in that order; `fresh` before the next layer is piped. */
+  works: readonly { work: Work; fresh: boolean }[]
 }
 
 /** One stroke as it came to rest. */
@@ -27,7 +30,20 @@ export interface PiledStroke {
   /** As it was aimed, and as it lies now: the same bodies, cut alike. */
   aimed: Laid[]
   laid: Laid[]
+  /** As it came to rest before any tool was at it: `laid` itself where none was. */
+  rested: Laid[]
+  /** So many of its bodies, the last ones, were pulled out of it by a tool. */
+  tongues: number
 }
+
+/** The tools that were at a stroke, and the seed of the hand that held them. */
+export const worksOf = ({ works }: PileLayer): Work[] => works.map((w) => w.work)
+/** What a tool has been at is cut so much more finely, piled and drawn: a groove is narrower than a petal's cells. */
+const TOOLED = 1.4
+/** The detail at which a layer is cut, where a flower is cut at `detail`. */
+export const cutOf = ({ works }: PileLayer, detail: number): number =>
+  works.length > 0 ? detail * TOOLED : detail
+export const workSeed = ({ slips }: Pick<PiledStroke, 'slips'>): number => slips ?? 0
 
 /** The upright that a stroke stands round, mm. */
 export interface Axis {

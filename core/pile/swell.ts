@@ -14,11 +14,18 @@ const THICKEST = 1.45
 const ENOUGH = 0.006
 const MOST_TRIES = 4
 
-/** What merged with other icing comes out elsewhere: everything swells until the pile fills what left the bag. In place. */
-export function swell(strokes: readonly PiledStroke[], bagMm3: number): void {
+/**
+ * What merged with other icing comes out elsewhere: everything swells until the pile fills what left the bag. In place.
+ * @param shown the bodies of a stroke as tools leave them.
+ */
+export function swell(
+  strokes: readonly PiledStroke[],
+  shown: (stroke: PiledStroke) => Laid[],
+  bagMm3: number,
+): void {
   const mesh = roomFor(strokes)
   const fills = (): number => {
-    skinAll(mesh, strokes)
+    skinAll(mesh, strokes, shown)
     return unionVolume(mesh)
   }
   let done = 1
@@ -63,9 +70,13 @@ function roomFor(strokes: readonly PiledStroke[]): FlowerMesh {
   return { ...newMesh(vertices, triangles).mesh, normals: new Float32Array(0) }
 }
 
-function skinAll(mesh: FlowerMesh, strokes: readonly PiledStroke[]): void {
+function skinAll(
+  mesh: FlowerMesh,
+  strokes: readonly PiledStroke[],
+  shown: (stroke: PiledStroke) => Laid[],
+): void {
   const builder = { mesh, vertices: 0, entries: 0 }
-  for (const { layer, laid } of strokes) skinLaid(builder, laid, layer)
+  for (const stroke of strokes) skinLaid(builder, shown(stroke), stroke.layer)
   onTable(mesh.positions)
 }
 

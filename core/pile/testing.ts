@@ -77,7 +77,8 @@ export function insideOutMm2({ positions: p, indices }: Skins, cellMm = 0.25): n
         const z = wa * p[a + 2]! + wb * p[b + 2]! + wc * p[c + 2]!
         const key = cellKey(i, j)
         const top = tops.get(key)
-        if (!top || z > top.z) tops.set(key, { z, up: twice > 0 })
+        // two faces of one film are as high as each other
+        if (!top || z > top.z + 1e-6) tops.set(key, { z, up: twice > 0 })
       }
   }
   let area = 0

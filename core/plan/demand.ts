@@ -1,6 +1,7 @@
 import { flowerForOrder } from '../flowers/forOrder.ts'
 import { scaledPitch } from '../flowers/pitch.ts'
 import type { FittedFlower } from '../flowers/resolve.ts'
+import { stepWords } from '../flowers/tooling.ts'
 import { loadDefinition } from '../loads/index.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
@@ -99,6 +100,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
       practice: 0,
       strokes: measure.strokes * total,
       seconds: measure.seconds * total,
+      tools: layer.tools.map((step) => ({ words: stepWords(step), fresh: step.when === 'wet' })),
       parts: measure.shares.map(({ role, share }) => ({
         colourId: colours[role] ?? unchosenColourId(flower.id, role),
         piped: grams * share,
@@ -177,6 +179,7 @@ function spreadUse(
     practice: 0,
     strokes: piece.count,
     seconds: piece.count * (COAT_OVERHEAD_S + areaMm2 / COAT_MM2_PER_S),
+    tools: [],
     parts: [{ colourId: spread.colourId, piped: grams, ...noReserve }],
   }
 }

@@ -5,7 +5,7 @@ import type { Solid } from '../workers/solid.worker.ts'
 import { driven } from '../workers/solids.ts'
 import css from './FlowerSolid.module.css'
 import { freshCanvas } from './freshCanvas.ts'
-import { paletteTexels } from './palette.ts'
+import { flowerPalette } from './palette.ts'
 import { createScene, type FlowerScene } from './scene.ts'
 
 /** Part of the piping to show: everything, or a run of strokes. */
@@ -64,7 +64,7 @@ export function FlowerSolid(props: {
   }, [])
 
   useEffect(() => scene.current?.show(solid), [solid])
-  useEffect(() => scene.current?.colour(paletteTexels(layers, colours), layers.length), [layers, colours])
+  useEffect(() => scene.current?.colour(flowerPalette(layers, colours)), [layers, colours])
   useEffect(() => scene.current?.scaleRings(rings), [rings])
   useEffect(() => scene.current?.cupcake(cupcake), [cupcake])
   // after every new mesh too, because the range lives on it

@@ -10,7 +10,7 @@ import {
   Vector3,
 } from 'three'
 import type { Solid } from '../workers/solid.worker.ts'
-import { PALETTE_ROWS } from './palette.ts'
+import { PALETTE_ROWS, type Palette } from './palette.ts'
 import { fragmentShader, vertexShader } from './shader.ts'
 
 /** From over the left shoulder, as at a bench by a window. */
@@ -49,12 +49,12 @@ export function flowerMaterial(lines: number): ShaderMaterial {
 }
 
 /** Gives a material the colours of a flower's layers; the colours before are let go. */
-export function setPalette(material: ShaderMaterial, texels: Float32Array, layers: number): void {
-  const texture = new DataTexture(texels, layers, PALETTE_ROWS, RGBAFormat, FloatType)
+export function setPalette(material: ShaderMaterial, { texels, columns }: Palette): void {
+  const texture = new DataTexture(texels, columns, PALETTE_ROWS, RGBAFormat, FloatType)
   texture.minFilter = NearestFilter
   texture.magFilter = NearestFilter
   texture.needsUpdate = true
   material.uniforms.palette!.value?.dispose()
   material.uniforms.palette!.value = texture
-  material.uniforms.layers!.value = layers
+  material.uniforms.layers!.value = columns
 }

@@ -1,7 +1,7 @@
 import { Document, WebIO } from '@gltf-transform/core'
 import type { Flower, Layer } from '#core/model/flower'
 import { type FlowerMesh, INNER_FACE } from '#core/solids/mesh'
-import { PALETTE_ROWS, paletteTexels } from './palette.ts'
+import { flowerPalette, PALETTE_ROWS, type Palette } from './palette.ts'
 
 /** glTF measures in metres; a flower is measured in millimetres. */
 const METRES = 0.001
@@ -43,7 +43,7 @@ export function flowerGlb(
     .setAttribute('NORMAL', list('VEC3', unit(upright(mesh.normals, 1))))
     .setAttribute(
       'COLOR_0',
-      list('VEC4', vertexColours(mesh, paletteTexels(layers, colours), layers.length)).setNormalized(true),
+      list('VEC4', vertexColours(mesh, flowerPalette(layers, colours))).setNormalized(true),
     )
   const node = document
     .createNode(flower.name)
@@ -74,13 +74,13 @@ function unit(of: Float32Array): Float32Array {
 }
 
 /** Each vertex in the colour that its load gives it there: across the slot, by face, or mingled along the stroke. */
-function vertexColours(mesh: FlowerMesh, texels: Float32Array, layers: number): Uint16Array {
+function vertexColours(mesh: FlowerMesh, { texels, columns }: Palette): Uint16Array {
   const colours = new Uint16Array((mesh.positions.length / 3) * 4)
   const rows = Array.from(
-    { length: layers },
+    { length: columns },
     (_, layer) =>
       Array.from({ length: PALETTE_ROWS }, (_, row) =>
-        texels.subarray((row * layers + layer) * 4, (row * layers + layer) * 4 + 4),
+        texels.subarray((row * columns + layer) * 4, (row * columns + layer) * 4 + 4),
       ) as [Float32Array, Float32Array, Float32Array],
   )
   mesh.layers.forEach((value, v) => {

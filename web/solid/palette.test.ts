@@ -1,11 +1,11 @@
 import { expect, it } from 'vitest'
 import { catalogueFlowers } from '#core/catalogue/flowers/index'
 import { inkOn, shade } from '../drawings/shade.ts'
-import { paletteTexels } from './palette.ts'
+import { flowerPalette } from './palette.ts'
 
 it('gives every layer its two colours in linear light, with the border between them', () => {
   const { layers } = catalogueFlowers.find((f) => f.id === 'blossom')!
-  const texels = paletteTexels(layers, { petal: '#ffffff', throat: '#800000' })
+  const { texels } = flowerPalette(layers, { petal: '#ffffff', throat: '#800000' })
   const texel = (row: number, layer: number) => [
     ...texels.subarray((row * layers.length + layer) * 4).subarray(0, 4),
   ]

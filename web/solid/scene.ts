@@ -23,11 +23,12 @@ import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { type CakeBody, cakeBody } from './cake.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import type { Palette } from './palette.ts'
 
 /** What a scene shows and does; drawn only when something has changed. */
 export interface FlowerScene {
   show(solid: Solid): void
-  colour(texels: Float32Array, layers: number): void
+  colour(palette: Palette): void
   /** Only the strokes of these entries of the index are drawn. */
   range(start: number, count: number): void
   /** The stroke under a point of the canvas, in CSS pixels. */
@@ -133,8 +134,8 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       }
       draw()
     },
-    colour(texels, layers) {
-      setPalette(material, texels, layers)
+    colour(palette) {
+      setPalette(material, palette)
       draw()
     },
     range(start, count) {

@@ -2,6 +2,7 @@ import { Color, Mesh, PerspectiveCamera, Scene, Vector3, WebGLRenderer } from 't
 import type { FlowerMesh } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
+import type { Palette } from './palette.ts'
 
 /** Side of a thumbnail in pixels. */
 const SIZE = 340
@@ -11,7 +12,7 @@ const ELEVATION = (56 * Math.PI) / 180
 let renderer: WebGLRenderer | null = null
 
 /** A solid as a small picture on clear ground, as a PNG blob. @throws Error when there is no WebGL. */
-export async function paintThumbnail(solid: Solid, texels: Float32Array, layers: number): Promise<Blob> {
+export async function paintThumbnail(solid: Solid, palette: Palette): Promise<Blob> {
   renderer ??= new WebGLRenderer({ antialias: true, alpha: true, preserveDrawingBuffer: true })
   renderer.setPixelRatio(1)
   renderer.setSize(SIZE, SIZE, false)
@@ -19,7 +20,7 @@ export async function paintThumbnail(solid: Solid, texels: Float32Array, layers:
   const scene = new Scene()
   const geometry = flowerGeometry(solid)
   const material = flowerMaterial(0.7)
-  setPalette(material, texels, layers)
+  setPalette(material, palette)
   scene.add(new Mesh(geometry, material))
   renderer.render(scene, aim(solid.mesh))
   geometry.dispose()

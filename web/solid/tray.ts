@@ -13,12 +13,12 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Solid } from '../workers/solid.worker.ts'
 import { type CakeBody, cakeBody } from './cake.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import type { Palette } from './palette.ts'
 
 /** A flower standing on a piece: which solid, where, and in which colours. */
 export interface TrayFlower {
   solid: Solid
-  texels: Float32Array
-  layers: number
+  palette: Palette
   spots: { x: number; y: number; turn: number }[]
 }
 
@@ -63,7 +63,7 @@ export function createTray(
       const geometry = geometries.get(flower.solid) ?? hold(flowerGeometry(flower.solid))
       geometries.set(flower.solid, geometry)
       const material = hold(flowerMaterial(0.4))
-      setPalette(material, flower.texels, flower.layers)
+      setPalette(material, flower.palette)
       hold(material.uniforms.palette!.value as { dispose(): void })
       for (const { x, y, turn } of flower.spots) {
         const mesh = new Mesh(geometry, material)

@@ -1,6 +1,6 @@
 import { get, set } from 'idb-keyval'
 import { useEffect, useState } from 'react'
-import { paletteTexels } from '../solid/palette.ts'
+import { flowerPalette } from '../solid/palette.ts'
 import type { Picture } from './planner.worker.ts'
 import { driven, solidKey, solidOf } from './solids.ts'
 
@@ -70,6 +70,6 @@ async function make(
       solidOf(layers, SEED, DETAIL, run),
     ])
     const plain = layers.map((l) => l.layer)
-    return paintThumbnail(solid, paletteTexels(plain, colours), plain.length)
+    return paintThumbnail(solid, flowerPalette(plain, colours))
   }
 }

@@ -1,8 +1,10 @@
 import type { z } from 'zod'
 import { loadRoles } from '../../loads/index.ts'
 import { type Floret, type Flower, floretSchema, type Layer, type Role } from '../../model/flower.ts'
+import { beginStep, type ToolStep } from '../../model/toolStep.ts'
 import { ON_A_RING, placesSchema } from '../../places/index.ts'
 import { type Stroke, strokeDefinition, strokeSchema } from '../../strokes/index.ts'
+import { workSchema } from '../../tools/index.ts'
 
 /** A stroke as a recipe writes it: anything with a default may be left out. */
 type StrokeInput = { kind: Stroke['kind'] } & Record<string, unknown>
@@ -47,7 +49,7 @@ function layer(
   count: number,
   ringMm: number,
   heightMm: number,
-  { stroke, at = ON_A_RING, ...more }: LayerInput,
+  { stroke, at = ON_A_RING, tools = [], ...more }: LayerInput,
 ): Layer {
   return {
     id: idOf(name),
@@ -66,7 +68,14 @@ function layer(
     loose: false,
     ...more,
     stroke: strokeSchema.parse(stroke),
+    tools,
   }
+}
+
+/** A tool step as a recipe writes it: with the usual tool and moment unless it says otherwise. */
+export function toolStep(work: z.input<typeof workSchema>, more: Partial<ToolStep> = {}): ToolStep {
+  const step = beginStep(workSchema.parse(work), work.kind.toLowerCase(), more)
+  return { ...step, id: idOf(step.name) }
 }
 
 /** A whole small flower of which there are several: the layers that name it are repeated at its places. */

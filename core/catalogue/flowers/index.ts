@@ -80,6 +80,7 @@ import { vineWithBuds } from './vineWithBuds.ts'
 import { violet } from './violet.ts'
 import { waterLily } from './waterLily.ts'
 import { wheatEar } from './wheatEar.ts'
+import { windflower } from './windflower.ts'
 import { zigzagBorder } from './zigzagBorder.ts'
 import { zinnia } from './zinnia.ts'
 
@@ -104,6 +105,7 @@ export const catalogueFlowers: readonly Flower[] = [
   camellia,
   magnolia,
   waterLily,
+  windflower,
   chrysanthemum,
   zinnia,
   aster,

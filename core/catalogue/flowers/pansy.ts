@@ -1,4 +1,4 @@
-import { onNail, plain, role, striped } from './build.ts'
+import { onNail, plain, role, striped, toolStep } from './build.ts'
 
 /** Two back petals, two at the sides and a broad ruffled one below, each darker at the throat, around a bright eye. */
 export const pansy = onNail(40, {
@@ -33,6 +33,12 @@ export const pansy = onNail(40, {
     striped('Side petals', ['face', 'front', 0.4], 'petal-13', 2, 0.4, 1.7, {
       startDeg: 90,
       spreadDeg: 190,
+      tools: [
+        toolStep(
+          { kind: 'paintLines', count: 5, widthMm: 0.45, from: 0.08, to: 0.62 },
+          { name: 'Whiskers', paint: { name: 'Plum', hex: '#3a2348' } },
+        ),
+      ],
       stroke: {
         kind: 'fan',
         spanDeg: 88,
@@ -47,6 +53,12 @@ export const pansy = onNail(40, {
     }),
     striped('Lower petal', ['face', 'front', 0.45], 'petal-13', 1, 0.4, 2.4, {
       startDeg: 270,
+      tools: [
+        toolStep(
+          { kind: 'paintLines', count: 7, widthMm: 0.45, from: 0.08, to: 0.62 },
+          { name: 'Whiskers', paint: { name: 'Plum', hex: '#3a2348' } },
+        ),
+      ],
       stroke: {
         kind: 'fan',
         spanDeg: 128,

@@ -1,4 +1,4 @@
-import { inPlace, plain, role } from './build.ts'
+import { inPlace, plain, role, toolStep } from './build.ts'
 
 /** A leaf pulled from a straight petal tip, for whoever has no leaf opening at hand. */
 export const petalLeaf = inPlace({
@@ -10,6 +10,7 @@ export const petalLeaf = inPlace({
   layers: [
     plain('Leaf', 'leaf', 'petal-10', 1, 0, 0.4, {
       stiffness: 'medium',
+      tools: [toolStep({ kind: 'vein', deepMm: 0.7, widthMm: 1.8, pairs: 4 })],
       stroke: { kind: 'leafPull', lengthMm: 18, widthScale: 0.75, liftDeg: 8, trough: 0.2, flow: 1.1 },
     }),
   ],

@@ -1,4 +1,4 @@
-import { onNail, plain, role } from './build.ts'
+import { onNail, plain, role, toolStep } from './build.ts'
 
 /** Four broad petals piped as an edge and drawn in with a damp brush, two smaller ones inside, uneven stamens, the head last. */
 export const poppy = onNail(50, {
@@ -13,6 +13,12 @@ export const poppy = onNail(50, {
   layers: [
     plain('Outer petals', 'petal', 'petal-17', 4, 0.4, 0.6, {
       startDeg: 45,
+      tools: [
+        toolStep(
+          { kind: 'furrow', count: 11, deepMm: 0.35, widthMm: 0.9 },
+          { name: 'Brush marks', instrument: 'dampBrush', secondsEach: 2 },
+        ),
+      ],
       stroke: {
         kind: 'brushDrag',
         spanDeg: 106,
@@ -24,6 +30,12 @@ export const poppy = onNail(50, {
       },
     }),
     plain('Inner petals', 'petal', 'petal-17', 2, 0.4, 2.4, {
+      tools: [
+        toolStep(
+          { kind: 'furrow', count: 9, deepMm: 0.35, widthMm: 0.9 },
+          { name: 'Brush marks', instrument: 'dampBrush', secondsEach: 2 },
+        ),
+      ],
       stroke: {
         kind: 'brushDrag',
         spanDeg: 124,

@@ -38,7 +38,8 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
         colourId,
       })
   }
-  for (const step of steps) {
+  const lastOf = new Map(steps.flatMap((step, i) => step.uses.map((u) => [flowerKey(u), i] as const)))
+  for (const [i, step] of steps.entries()) {
     const first = step.uses[0]!
     const { pieceId } = first
     const { bagNumbers, repeats, colourId } = step
@@ -50,6 +51,12 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
     }
     if (stageOf(first) === STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
     made.push({ kind: 'pipe', pieceIds: [pieceId], useIds, bagNumbers, repeats, colourId })
+    for (const key of new Set(step.uses.map(flowerKey))) {
+      if (lastOf.get(key) !== i) continue
+      const late = workedLate(steps.flatMap((s) => s.uses.filter((u) => flowerKey(u) === key)))
+      if (late.length > 0)
+        made.push({ kind: 'work', pieceIds: [pieceId], useIds: late, bagNumbers: [], repeats: 1, colourId })
+    }
     if (!onNail(first)) continue
     const ofPiece = toLift.get(pieceId) ?? new Map<string, Use[]>()
     toLift.set(pieceId, ofPiece)
@@ -59,6 +66,13 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   for (const pieceId of [...toLift.keys()]) liftOnto(pieceId, steps.at(-1)!.colourId)
   return made
 }
+
+const flowerKey = ({ pieceId, placedId }: Use) => `${pieceId} ${placedId}`
+
+/** Layers of a flower that are worked on with tools once they have crusted or dried. */
+const workedLate = (uses: readonly Use[]): string[] => [
+  ...new Set(uses.filter((u) => u.tools.some((t) => !t.fresh)).map((u) => u.id)),
+]
 
 /** A crumb coat is chilled before the coat goes on; a coat before a cake is decorated. */
 function chills(use: Use, kind: Piece['shape']['kind']): boolean {

@@ -1,11 +1,15 @@
 import { Button, Menu } from '@mantine/core'
 import { useState } from 'react'
-import { insertLayer } from '#core/flowers/edit'
+import { insertLayer, layerWith } from '#core/flowers/edit'
 import { addFloret } from '#core/flowers/florets'
 import { layerOnTop } from '#core/flowers/onTop'
+import { addStep } from '#core/flowers/tooling'
 import type { Flower } from '#core/model/flower'
+import { MOST_STEPS } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
 import { type StrokeKind, strokes } from '#core/strokes/index'
+import { doneTo } from '#core/tools/fits'
+import { type ToolKind, tools } from '#core/tools/index'
 import { newId } from '../../parts/newId.ts'
 import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
@@ -22,11 +26,14 @@ export function AddMenu(props: {
   const { draft, workshop, picture, selected, select } = props
   const { flower } = draft
   const [opened, setOpened] = useState(false)
-  const [florets, setFlorets] = useState(false)
+  const [page, setPage] = useState<'strokes' | 'florets' | 'tools'>('strokes')
+  const worked = layerWith(flower, selected) ?? flower.layers.at(-1)!
+  const { opening } = workshop.tips.find((t) => t.id === worked.tipId) ?? {}
+  const doable = opening ? doneTo(worked.stroke, opening) : []
 
   function addLayer(kind: StrokeKind) {
     const id = newId()
-    const open = flower.layers.find((l) => l.id === selected)
+    const open = layerWith(flower, selected)
     const after = open ?? flower.layers.at(-1)!
     const below = picture?.layers.slice(0, flower.layers.indexOf(after) + 1) ?? []
     const name = capital(strokes[kind].label)
@@ -37,6 +44,12 @@ export function AddMenu(props: {
       picture?.measure.diameterMm ?? 0,
     )
     draft.edit(`add ${id}`, (f) => insertLayer(f, layer, after.id))
+    select(id)
+  }
+
+  function addTool(kind: ToolKind) {
+    const id = newId()
+    draft.edit(`tool ${id}`, (f) => addStep(f, worked.id, kind, id))
     select(id)
   }
 
@@ -58,14 +71,23 @@ export function AddMenu(props: {
       opened={opened}
       onChange={(open) => {
         setOpened(open)
-        setFlorets(false)
+        setPage('strokes')
       }}
     >
       <Menu.Target>
         <Button>Add</Button>
       </Menu.Target>
       <Menu.Dropdown mah={380} style={{ overflowY: 'auto' }}>
-        {florets ? (
+        {page === 'tools' ? (
+          <>
+            <Menu.Label>To “{worked.name}”, without a bag</Menu.Label>
+            {doable.map((kind) => (
+              <Menu.Item key={kind} onClick={() => addTool(kind)}>
+                {capital(tools[kind].label)}
+              </Menu.Item>
+            ))}
+          </>
+        ) : page === 'florets' ? (
           workshop.flowers
             .filter(
               (f) => f.form !== 'border' && f.id !== flower.id && f.layers.some((l) => l.floretId === null),
@@ -77,9 +99,14 @@ export function AddMenu(props: {
             ))
         ) : (
           <>
-            <Menu.Item closeMenuOnClick={false} onClick={() => setFlorets(true)}>
+            <Menu.Item closeMenuOnClick={false} onClick={() => setPage('florets')}>
               A floret: a whole flower…
             </Menu.Item>
+            {doable.length > 0 && worked.tools.length < MOST_STEPS && (
+              <Menu.Item closeMenuOnClick={false} onClick={() => setPage('tools')}>
+                A tool step: brush, point, finger, paint…
+              </Menu.Item>
+            )}
             <Menu.Divider />
             {(Object.keys(strokes) as StrokeKind[]).map((kind) => (
               <Menu.Item key={kind} onClick={() => addLayer(kind)}>

@@ -2,6 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { Fragment } from 'react'
 import { moveLayerTo } from '#core/flowers/edit'
+import { strokesOf } from '#core/model/placeFaults'
 import type { Workshop } from '#core/model/workshop'
 import { Card } from '../../parts/Card.tsx'
 import { useDragSensors } from '../../parts/dragging.ts'
@@ -12,6 +13,7 @@ import { FloretEditor } from './FloretEditor.tsx'
 import { LayerEditor } from './LayerEditor.tsx'
 import { LayerRow } from './LayerRow.tsx'
 import css from './Studio.module.css'
+import { ToolRow } from './ToolRow.tsx'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
 /** The layers, first to last, with the florets that some are part of; the chosen one opens to be changed. */
@@ -97,6 +99,19 @@ export function LayerList(props: {
                       />
                     )}
                   </LayerRow>
+                  {layer.tools.map((step) => (
+                    <ToolRow
+                      key={step.id}
+                      layer={layer}
+                      step={step}
+                      draft={draft}
+                      strokes={strokesOf(flower, layer.id)}
+                      open={step.id === selected}
+                      muted={muted.has(step.id) || muted.has(layer.id)}
+                      select={select}
+                      mute={() => mute(step.id)}
+                    />
+                  ))}
                 </Fragment>
               )
             })}

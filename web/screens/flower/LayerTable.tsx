@@ -1,8 +1,10 @@
+import { stepWords } from '#core/flowers/tooling'
 import { loadDefinition } from '#core/loads/index'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { strokeDefinition } from '#core/strokes/index'
 import { describeOpening } from '#core/tips/index'
+import { toolDefinition } from '#core/tools/index'
 import { Card } from '../../parts/Card.tsx'
 import { DataTable } from '../../parts/DataTable.tsx'
 import { useWeight } from '../../parts/weight.tsx'
@@ -33,8 +35,13 @@ export function LayerTable(props: { flower: Flower; picture: Picture; workshop: 
           ? roleName(measure.shares[0]!.role)
           : `${loadDefinition(layer.load.kind).label}: ${measure.shares.map((s) => `${roleName(s.role)} ${Math.round(100 * s.share)} %`).join(', ')}`,
       grams: (measure.volumeMm3 / 1000) * density,
-      words: `${hold}${at} ${pressure} ${stop}`,
-      goesWrong: goesWrong.join(' '),
+      words: [
+        `${hold}${at} ${pressure} ${stop}`,
+        ...layer.tools.map((s) => `${stepWords(s)}. ${toolDefinition(s.work.kind).words.how}`),
+      ].join(' Then: '),
+      goesWrong: [...goesWrong, ...layer.tools.map((s) => toolDefinition(s.work.kind).words.goesWrong)].join(
+        ' ',
+      ),
     }
     return [row]
   })

@@ -5,7 +5,7 @@ import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
-import { lookedAtWithout } from '#core/flowers/edit'
+import { layerWith, lookedAtWithout } from '#core/flowers/edit'
 import { roleGrams } from '#core/flowers/measure'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import type { Flower } from '#core/model/flower'
@@ -45,7 +45,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const [muted, setMuted] = useState<ReadonlySet<string>>(new Set())
   const heard = useMemo(() => lookedAtWithout(flower, muted), [flower, muted])
   const { picture, error } = useDraftPicture(heard, workshop)
-  const mutedCount = flower.layers.length - heard.layers.length
+  const mutedCount = partsOf(flower) - partsOf(heard)
   const [kept, keep] = useKept(flower)
   const before = useDraftPicture(editable && !equal(kept, flower) ? kept : undefined, workshop).picture
   const differs = editable && !equal(kept, flower)
@@ -59,7 +59,9 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const navigate = useNavigate()
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const icing = workshop.icings[0]!
-  const selected = [...flower.layers, ...flower.florets].some((l) => l.id === layerId) ? layerId : null
+  const parts = [...flower.layers, ...flower.florets, ...flower.layers.flatMap((l) => l.tools)]
+  const selected = parts.some((l) => l.id === layerId) ? layerId : null
+  const layer = layerWith(flower, selected)?.id ?? selected
   const select = (id: string) => setLayerId(id === selected ? null : id)
   const mute = (id: string) => setMuted((now) => (now.has(id) ? without(now, id) : new Set([...now, id])))
   useHotkeys([
@@ -164,7 +166,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
             flower={seesKept ? kept : heard}
             picture={seesKept || picture}
             colours={colours}
-            layerId={selected}
+            layerId={layer}
             alone={alone}
             setAlone={setAlone}
             onSolid={setSolid}
@@ -174,7 +176,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           />
           {heard !== flower && (
             <p className={css.mutedLine}>
-              {counted(mutedCount, 'layer')} left out of the picture and the figures; orders pipe{' '}
+              {counted(mutedCount, 'step')} left out of the picture and the figures; orders pipe{' '}
               {mutedCount === 1 ? 'it' : 'them'}.
               <Button size="compact-sm" onClick={() => setMuted(new Set())}>
                 Show all
@@ -226,9 +228,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           title="Layer by layer"
           aside={selected ? 'press it again for the whole flower' : 'press one to see the flower up to it'}
         >
-          {picture && (
-            <LayerStrip flower={heard} shapes={picture.shapes} selected={selected} select={select} />
-          )}
+          {picture && <LayerStrip flower={heard} shapes={picture.shapes} selected={layer} select={select} />}
         </Card>
         {picture && (
           <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
@@ -237,5 +237,8 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
     </>
   )
 }
+
+/** Layers, and tool steps beside them. */
+const partsOf = ({ layers }: Flower) => layers.reduce((sum, l) => sum + 1 + l.tools.length, 0)
 
 const without = (ids: ReadonlySet<string>, id: string) => new Set([...ids].filter((other) => other !== id))

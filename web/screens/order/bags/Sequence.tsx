@@ -57,6 +57,10 @@ export function Sequence(props: {
 const stepKey = (step: Step, i: number) =>
   `${step.kind} ${step.pieceIds.join()} ${step.useIds.join()}${step.repeats > 1 ? ` ${i}` : ''}`
 
+/** What is done to a layer with tools: at its own moment. */
+const toolWords = (use: Use, when: (tool: Use['tools'][number]) => boolean): string[] =>
+  use.tools.filter(when).map((t) => `${t.words.charAt(0).toLowerCase()}${t.words.slice(1)}`)
+
 function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
   const first = uses[0]
   if (!first)
@@ -66,7 +70,11 @@ function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string 
   const name = first.flowerName
   if (step.kind === 'spread') return { what: name, how: first.layerName }
   if (step.kind === 'lift') return { what: 'Lift and place', how: `${first.flowers} × ${name.toLowerCase()}` }
-  const layers = uses.map((u) => u.layerName.toLowerCase()).join(', ')
+  if (step.kind === 'work')
+    return { what: name, how: uses.flatMap((u) => toolWords(u, (t) => !t.fresh)).join('; ') }
+  const layers = uses
+    .map((u) => [u.layerName.toLowerCase(), ...toolWords(u, (t) => t.fresh)].join(': '))
+    .join(', ')
   if (first.setting !== 'nail') return { what: name, how: layers }
   if (first.batch > 1) return { what: name, how: `${layers}, × ${step.repeats} on nails` }
   return step.repeats > 1

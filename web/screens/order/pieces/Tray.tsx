@@ -7,7 +7,7 @@ import { arrange } from '#core/surfaces/arrange'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { Loading } from '../../../parts/states.tsx'
-import { paletteTexels } from '../../../solid/palette.ts'
+import { flowerPalette } from '../../../solid/palette.ts'
 import type { TrayFlower, TrayPiece } from '../../../solid/tray.ts'
 import { usePictures } from '../../../workers/planner.ts'
 import type { Picture } from '../../../workers/planner.worker.ts'
@@ -151,8 +151,7 @@ async function standing(
       )
       return {
         solid: await solidOf(picture.layers, 1 + (place % SEEDS), COARSE),
-        texels: paletteTexels(layers, colours),
-        layers: layers.length,
+        palette: flowerPalette(layers, colours),
         spots: spots
           .filter((s) => s.key.slice(0, s.key.lastIndexOf(' ')) === placed.id)
           // no two cupcakes are turned alike
