@@ -1,11 +1,12 @@
 import type { Flower, Layer } from '../model/flower.ts'
-import { strokeBody } from '../solids/body.ts'
 import { type Stroke, strokeDefinition } from '../strokes/index.ts'
 import type { StrokeDefinition } from '../strokes/stroke.ts'
-import { openingArea, openingSlot, shortOpening } from '../tips/index.ts'
+import { openingArea, shortOpening } from '../tips/index.ts'
 import { canBeDone } from '../tools/fits.ts'
 import { type ResolvedLayer, standsRound } from './layers.ts'
 import type { FlowerMeasure } from './measure.ts'
+import { piledFlower } from './piled.ts'
+import { petalWidthDeg, rowReachMm, topOf } from './rowsPiled.ts'
 import { widestMm } from './widest.ts'
 
 /** A change that mends what a check found: to one layer, or to the flower itself. */
@@ -48,28 +49,28 @@ const isFull = (layer: Layer) => layer.spreadDeg >= 360 && standsRound(layer)
 /** What is squeezed no further from the axis than this stands in the middle, mm. */
 const CENTRAL_MM = 0.5
 
+/** A mound that stands so much above the wall around it is not yet seen to push it, mm. */
+const OVER_MM = 0.25
+
 /** Petal walls that go once round a mound lower than they are: higher, it pushes them open. */
 const moundTooHigh: Check = (_, layers) =>
   layers.flatMap(({ layer: mound }, m): FlowerCheck[] => {
     const { stroke } = mound
-    if (!isMound(stroke) || !standsRound(mound) || mound.ringMm > CENTRAL_MM) return []
-    const { tallMm, radiusMm } = stroke
-    const top = mound.heightMm + tallMm
-    const around = layers.slice(m + 1).flatMap(({ layer, tip }) => {
-      const slot = openingSlot(tip.opening)
-      return definitionOf(layer).walls && slot && standsRound(layer) && layer.ringMm <= radiusMm + 2
-        ? [{ layer, lengthMm: slot.lengthMm }]
-        : []
-    })
-    return around.flatMap(({ layer, lengthMm }) => {
-      if (top <= layer.heightMm + lengthMm) return []
-      const lower = Math.max(1, Math.floor(layer.heightMm + lengthMm - 1 - mound.heightMm))
+    if (!isMound(stroke) || mound.at.kind !== 'ring' || mound.ringMm > CENTRAL_MM) return []
+    return layers.flatMap((resolved, w) => {
+      const { layer } = resolved
+      const about = w > m && layer.at.kind === 'ring' && layer.floretId === mound.floretId
+      if (!about || !definitionOf(layer).walls || layer.ringMm > stroke.radiusMm + 2) return []
+      const strokes = piledFlower(layers)
+      const over = topOf(strokes, m) - topOf(strokes, w)
+      if (over <= OVER_MM) return []
+      const lower = Math.max(1, Math.floor(stroke.tallMm - over + OVER_MM - 1))
       return [
         {
           code: 'mound-too-high',
           severity: 'decide',
           layerId: mound.id,
-          message: `The wall of “${layer.name}” is ${mm(lengthMm)}; “${mound.name}” is ${mm(top)} high and will push it open.`,
+          message: `“${mound.name}” stands ${mm(Math.max(1, over))} above the wall of “${layer.name}” and will push it open.`,
           remedy: {
             label: `Lower it to ${mm(lower)}`,
             layer: { id: mound.id, part: { stroke: { ...stroke, tallMm: lower } } },
@@ -79,39 +80,10 @@ const moundTooHigh: Check = (_, layers) =>
     })
   })
 
-/** The surface of one of a layer's strokes, at azimuth 0. */
-const bodyOf = ({ layer, tip }: ResolvedLayer): Float32Array =>
-  strokeBody(layer.stroke, { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }, tip.opening)
-
-function furthest(body: Float32Array): number {
-  let most = 0
-  for (let o = 0; o < body.length; o += 3) most = Math.max(most, Math.hypot(body[o]!, body[o + 1]!))
-  return most
-}
-
-/** How far a layer's strokes reach from the flower's axis, mm. */
-const reachMm = (resolved: ResolvedLayer): number => furthest(bodyOf(resolved))
-
-/** A petal is as wide as it is from this share of its reach on; a row that covers so much of a turn is closed to the eye. */
-const OUTER = 0.7
-const CLOSED = 0.92
-
-/** Azimuths in degrees that one stroke of a petal row covers, at seven tenths of its reach and beyond. */
-function petalWidthDeg({ layer, tip }: ResolvedLayer): number {
-  // folds of a frill reach further out here and there, and cover no more
-  const stroke = 'ripple' in layer.stroke ? ({ ...layer.stroke, ripple: null } as Stroke) : layer.stroke
-  const body = bodyOf({ layer: { ...layer, stroke }, tip })
-  const most = furthest(body)
-  let widest = 0
-  for (let o = 0; o < body.length; o += 3) {
-    if (Math.hypot(body[o]!, body[o + 1]!) < most * OUTER) continue
-    widest = Math.max(widest, Math.abs(Math.atan2(body[o + 1]!, body[o]!)))
-  }
-  return (2 * widest * 180) / Math.PI
-}
-
 /** Strokes whose rows are meant to close around the flower. */
 const closes = (layer: Layer) => definitionOf(layer).petal === 'closing'
+/** A row that covers so much of a turn is closed to the eye. */
+const CLOSED = 0.92
 const FULL_TURN = 360
 /** Petals of a row that lie over more than this many thicknesses do not find room. */
 const MOST_OVERLAP = 2.7
@@ -119,11 +91,14 @@ const HEART_MM = 3.5
 
 /** Standing rows that do not close, or hold more petals than there is room for. */
 const rows: Check = (_, layers) =>
-  layers.flatMap((resolved): FlowerCheck[] => {
+  layers.flatMap((resolved, i): FlowerCheck[] => {
     const { layer } = resolved
-    if (!closes(layer) || !isFull(layer) || layer.count < 2) return []
-    const width = petalWidthDeg(resolved)
+    if (!closes(layer) || layer.spreadDeg < FULL_TURN || layer.at.kind !== 'ring' || layer.count < 2)
+      return []
+    const width = petalWidthDeg(piledFlower(layers).filter((s) => s.layer === i))
     const cover = (width * layer.count) / FULL_TURN
+    // the innermost petals close a heart: they are meant to wrap each other, or to leave it open
+    if (layer.ringMm <= HEART_MM) return []
     if (cover < CLOSED) {
       const enough = Math.ceil(FULL_TURN / width)
       return [
@@ -136,8 +111,7 @@ const rows: Check = (_, layers) =>
         },
       ]
     }
-    // the innermost petals close a heart: they are meant to wrap each other
-    if (cover > MOST_OVERLAP && layer.ringMm > HEART_MM) {
+    if (cover > MOST_OVERLAP) {
       const room = Math.max(2, Math.floor((2 * FULL_TURN) / width))
       return [
         {
@@ -152,22 +126,31 @@ const rows: Check = (_, layers) =>
     return []
   })
 
+/** A row that reaches so much of the outermost one's reach is seen with it. */
+const BETWEEN = 0.8
+
 /** Two or four petals in the outermost row stand exactly opposite each other, which looks stiff. */
 const petalsOpposite: Check = (_, layers) => {
-  const outermost = layers
+  const [outermost, next] = layers
     .filter(({ layer }) => definitionOf(layer).petal && isFull(layer) && layer.count > 1)
-    .map((resolved) => ({ layer: resolved.layer, reach: reachMm(resolved) }))
-    .sort((a, b) => b.reach - a.reach)[0]?.layer
-  if (!outermost || (outermost.count !== 2 && outermost.count !== 4)) return []
+    .map((resolved) => ({
+      layer: resolved.layer,
+      reach: rowReachMm(piledFlower(layers).filter((s) => s.layer === layers.indexOf(resolved))),
+    }))
+    .sort((a, b) => b.reach - a.reach)
+  // a second row that reaches nearly as far stands between them
+  if (!outermost || (next && next.reach > BETWEEN * outermost.reach)) return []
+  const { layer } = outermost
+  if (layer.count !== 2 && layer.count !== 4) return []
   return [
     {
       code: 'petals-opposite',
       severity: 'note',
-      layerId: outermost.id,
-      message: `${outermost.count} petals in “${outermost.name}” stand exactly opposite each other, which looks stiff. Odd numbers sit better.`,
+      layerId: layer.id,
+      message: `${layer.count} petals in “${layer.name}” stand exactly opposite each other, which looks stiff. Odd numbers sit better.`,
       remedy: {
-        label: `Pipe ${outermost.count + 1}`,
-        layer: { id: outermost.id, part: { count: outermost.count + 1 } },
+        label: `Pipe ${layer.count + 1}`,
+        layer: { id: layer.id, part: { count: layer.count + 1 } },
       },
     },
   ]

@@ -16,7 +16,15 @@ import {
   removeLayer,
   startingLayer,
 } from './edit.ts'
-import { addFloret, floretWidth, putInFloret, removeFloret, resizedFloret, withLayers } from './florets.ts'
+import {
+  addFloret,
+  duplicateFloret,
+  floretWidth,
+  putInFloret,
+  removeFloret,
+  resizedFloret,
+  withLayers,
+} from './florets.ts'
 import { layerOnTop } from './onTop.ts'
 import { fitFlower } from './resolve.ts'
 import { changeRole, layersOfRole, mergeRole } from './roles.ts'
@@ -104,6 +112,22 @@ describe('florets', () => {
     expect(removeFloret(two, 'f').layers.map((l) => l.id)).not.toContain(first)
     const all = daisy.layers.reduce((f, l) => putInFloret(f, l.id, 'f'), daisy)
     expect(removeFloret(all, 'f')).toBe(all)
+  })
+
+  it('is repeated with all of its layers, each set on the copy of what it was set on', () => {
+    let n = 0
+    const two = putInFloret(
+      putInFloret(changeLayer(daisy, second, { at: at(first) }), first, 'f'),
+      second,
+      'f',
+    )
+    const set = changeLayer(two, second, { at: at(first) })
+    const again = duplicateFloret(set, 'f', () => `n${n++}`)
+    expect(again.florets.map((f) => f.id)).toEqual(['f', 'n0'])
+    const copies = again.layers.filter((l) => l.floretId === 'n0')
+    expect(copies.map((l) => l.name)).toEqual(set.layers.filter((l) => l.floretId === 'f').map((l) => l.name))
+    expect(standsOn(again, copies[1]!.id)).toEqual({ ...at(first), layerId: copies[0]!.id })
+    expect(flowerSchema.safeParse(again).success).toBe(true)
   })
 })
 

@@ -1,6 +1,7 @@
 import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
 import { placeFaults, withWhatIsSetOn } from '../model/placeFaults.ts'
+import { stepKey } from '../model/toolStep.ts'
 import { ON_A_RING } from '../places/index.ts'
 import type { StrokeKind } from '../strokes/index.ts'
 
@@ -78,11 +79,13 @@ export function lookedAtWithout(flower: Flower, ids: Iterable<string>): Flower {
   const kept = flower.layers.filter((l) => !left.has(l.id))
   if (left.size === 0 || kept.length === 0) return flower
   const layers = kept.map((l) =>
-    l.tools.some((step) => left.has(step.id)) ? { ...l, tools: l.tools.filter((s) => !left.has(s.id)) } : l,
+    l.tools.some((step) => left.has(stepKey(l, step)))
+      ? { ...l, tools: l.tools.filter((step) => !left.has(stepKey(l, step))) }
+      : l,
   )
   return { ...flower, layers }
 }
 
-/** The layer of an id: of a tool step the one that it is done to. */
+/** The layer of an id; of a tool step's key the one that it is done to. */
 export const layerWith = (flower: Flower, id: string | null): Layer | undefined =>
-  flower.layers.find((l) => l.id === id || l.tools.some((step) => step.id === id))
+  flower.layers.find((l) => l.id === id || l.tools.some((step) => stepKey(l, step) === id))

@@ -79,6 +79,24 @@ export function changeFloret(flower: Flower, id: string, part: Partial<Floret>):
   return { ...flower, florets: flower.florets.map((f) => (f.id === id ? { ...f, ...part } : f)) }
 }
 
+/** The flower with a floret and its layers once more, after all others; what was set on its layers is set on the copies. */
+export function duplicateFloret(flower: Flower, id: string, newId: () => string): Flower {
+  const floret = flower.florets.find((f) => f.id === id)
+  if (!floret) return flower
+  const own = flower.layers.filter((l) => l.floretId === id)
+  const copy = { ...floret, id: newId() }
+  const ids = new Map(own.map((l) => [l.id, newId()]))
+  const layers = own.map(
+    (l): Layer => ({
+      ...l,
+      id: ids.get(l.id)!,
+      floretId: copy.id,
+      at: l.at.kind === 'layer' ? { ...l.at, layerId: ids.get(l.at.layerId) ?? l.at.layerId } : l.at,
+    }),
+  )
+  return { ...flower, florets: [...flower.florets, copy], layers: [...flower.layers, ...layers] }
+}
+
 /** The flower without a floret and its layers; a flower keeps its last layer. */
 export function removeFloret(flower: Flower, id: string): Flower {
   const layers = flower.layers.filter((l) => l.floretId !== id)

@@ -1,7 +1,7 @@
-import { seatedPoints } from '../geometry/seat.ts'
-import { strokeTriangles } from '../solids/body.ts'
+import { skinned } from '../pile/skins.ts'
+import { canopyOver } from '../solids/canopy.ts'
 import type { ResolvedLayer } from './layers.ts'
-import { layerSpots } from './spots.ts'
+import { piledFlower } from './piled.ts'
 
 /** A foot set down by eye finds the highest icing so near to its ring, mm. */
 const NEAR_MM = 1.2
@@ -11,31 +11,12 @@ const SECTORS = 12
 const ACROSS = 5
 const ALONG = 3
 
-/** How high a flower stands at a ring, mm: plumb lines on its surface, the mean over the ring of the highest near it. */
+/** How high a flower stands at a ring as it is piled, mm: plumb lines on it, the mean over the ring of the highest near it. */
 export function restsAt(layers: readonly ResolvedLayer[], ringMm: number): number {
   const lines = plumbLines(ringMm)
   const highest = new Float64Array(SECTORS)
-  for (const resolved of layers) {
-    const { layer, tip } = resolved
-    const at = { ringMm: layer.ringMm, heightMm: layer.heightMm, azimuth: 0 }
-    const triangles = strokeTriangles(layer.stroke, at, tip.opening)
-    for (const { azimuth, seat } of layerSpots(resolved, layers)) {
-      const corners = seat ? seatedPoints(triangles, seat, azimuth) : triangles
-      // instead of turning the stroke, turn the lines back
-      const turn = seat ? 0 : azimuth
-      const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
-      const turned = lines.map(({ x, y, sector }) => ({
-        x: cos * x + sin * y,
-        y: cos * y - sin * x,
-        sector,
-      }))
-      for (let o = 0; o < corners.length; o += 9)
-        for (const line of turned) {
-          const z = metBy(corners, o, line.x, line.y)
-          if (z > highest[line.sector]!) highest[line.sector] = z
-        }
-    }
-  }
+  const canopy = canopyOver(skinned(piledFlower(layers)))
+  for (const { x, y, sector } of lines) highest[sector] = Math.max(highest[sector]!, canopy(x, y) ?? 0)
   return highest.reduce((sum, z) => sum + z, 0) / SECTORS
 }
 
@@ -48,17 +29,4 @@ function plumbLines(ringMm: number): { x: number; y: number; sector: number }[] 
     const theta = ((sector + along) / SECTORS) * 2 * Math.PI
     return { x: r * Math.cos(theta), y: r * Math.sin(theta), sector }
   })
-}
-
-/** Height at which a plumb line at (x, y) meets the triangle that begins at `o`; -Infinity where it passes by. */
-function metBy(c: Float32Array, o: number, x: number, y: number): number {
-  const [ax, ay] = [c[o]! - x, c[o + 1]! - y]
-  const [bx, by] = [c[o + 3]! - x, c[o + 4]! - y]
-  const [cx, cy] = [c[o + 6]! - x, c[o + 7]! - y]
-  const ofC = ax * by - ay * bx
-  const ofA = bx * cy - by * cx
-  const ofB = cx * ay - cy * ax
-  const all = ofA + ofB + ofC
-  if (all === 0 || ofA * all < 0 || ofB * all < 0 || ofC * all < 0) return Number.NEGATIVE_INFINITY
-  return (ofA * c[o + 2]! + ofB * c[o + 5]! + ofC * c[o + 8]!) / all
 }

@@ -1,10 +1,10 @@
+import { type Canopy, canopyOf } from '../solids/canopy.ts'
 import type { Laid } from '../solids/laid.ts'
 import { halfAt, type Lie, lieOf } from '../solids/lie.ts'
 import type { FlowerMesh, MeshBuilder } from '../solids/mesh.ts'
 import { handOf } from '../solids/worked.ts'
 import { toolDefinition, type Work } from '../tools/index.ts'
 import type { Mark } from '../tools/tool.ts'
-import { type Canopy, canopyOf } from './canopy.ts'
 
 /** Steps along a painted line, and corners of a painted dot. */
 const STEPS = 12

@@ -70,6 +70,10 @@ export const layerSchema = z.object({
 })
 export type Layer = z.infer<typeof layerSchema>
 
+/** Kinds of floret and layers that one flower has, at the most. */
+export const MOST_FLORETS = 12
+export const MOST_LAYERS = 40
+
 /** Colours that one flower asks for, at the most. */
 export const MOST_ROLES = 12
 
@@ -91,8 +95,8 @@ export const flowerSchema = z
     nailMm: z.number().min(20).max(90).nullable(),
     level: z.enum(['first', 'practised', 'skilled']),
     roles: z.array(roleSchema).min(1, 'A flower needs at least one colour role.').max(MOST_ROLES),
-    florets: z.array(floretSchema).max(12, 'At most 12 kinds of floret.').default([]),
-    layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(40),
+    florets: z.array(floretSchema).max(MOST_FLORETS, `At most ${MOST_FLORETS} kinds of floret.`).default([]),
+    layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(MOST_LAYERS),
     /** Distance from one border unit to the next, mm; null for anything that is not a border. */
     pitchMm: z.number().min(1).max(200).nullable().default(null),
     /** Share of piped flowers expected to spoil. */

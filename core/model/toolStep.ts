@@ -39,6 +39,9 @@ export const toolStepSchema = z
   })
 export type ToolStep = z.infer<typeof toolStepSchema>
 
+/** What a step is called within its flower: layers that were duplicated have steps of the same id. */
+export const stepKey = (layer: { id: string }, step: { id: string }): string => `${layer.id}/${step.id}`
+
 /** Food colour that painting begins with. */
 const FIRST_PAINT = { name: 'Brown', hex: '#6b4a3a' }
 

@@ -24,19 +24,6 @@ export function strokeBody(stroke: Stroke, at: Placement, opening: Opening): Flo
   return builder.mesh.positions
 }
 
-/** The same surface as triangles: three points of three numbers each, mm. */
-export function strokeTriangles(stroke: Stroke, at: Placement, opening: Opening): Float32Array {
-  const solid = strokeSolid(stroke, at, opening, DETAIL)
-  const builder = newMesh(solid.room.vertices, solid.room.triangles)
-  skinLaid(builder, solid.lay(at, steady), 0)
-  const { positions, indices } = builder.mesh
-  const corners = new Float32Array(indices.length * 3)
-  indices.forEach((vertex, i) => {
-    corners.set(positions.subarray(vertex * 3, vertex * 3 + 3), i * 3)
-  })
-  return corners
-}
-
 /** How far a stroke's free end lies out from its wide end, mm, halfway: what a wavering tilt lifts. 0 for tubes. */
 export function strokeLever(stroke: Stroke, at: Placement, opening: Opening): number {
   const trace = traceStroke(stroke, at, opening)

@@ -83,7 +83,7 @@ const LARGEST: [
   reachMm: number,
   topMm: number,
 ][] = [
-  ['mound', 'ranunculus', 'dome', 3539, 2.126, 13.07, 10],
+  ['mound', 'ranunculus', 'dome', 2261, 1.72, 12.07, 7.5],
   ['wrap', 'ribbon-rose', 'third-winding', 1460, 6.205, 14.81, 9.521],
   ['petalArc', 'peony', 'row-of-7', 708.4, 2.907, 25.96, 8.1],
   ['outAndBack', 'quartered-rose', 'folds', 136.8, 1.725, 8.732, 15.22],

@@ -14,7 +14,7 @@ export const cabbageBloom = inPlace({
     plain('Dome', 'heart', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 9, topMm: 0, tallMm: 7, shape: 'dome' },
     }),
-    plain('Heart', 'heart', 'curve-15', 3, 2.6, 5.4, {
+    plain('Heart', 'heart', 'curve-15', 3, 3.4, 5.4, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',
@@ -28,7 +28,7 @@ export const cabbageBloom = inPlace({
         flow: 1.3,
       },
     }),
-    plain('Row of 4', 'heart', 'curve-15', 4, 4.8, 4.4, {
+    plain('Row of 4', 'heart', 'curve-15', 4, 6, 4.4, {
       startDeg: 40,
       stroke: {
         kind: 'petalArc',
@@ -43,7 +43,7 @@ export const cabbageBloom = inPlace({
         ripple: { lengthMm: 10, ampMm: 0.5, power: 2 },
       },
     }),
-    plain('Row of 5', 'petal', 'curve-15', 5, 7, 3, {
+    plain('Row of 5', 'petal', 'curve-15', 5, 8, 3, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',
@@ -58,7 +58,7 @@ export const cabbageBloom = inPlace({
         ripple: { lengthMm: 10, ampMm: 0.7, power: 2 },
       },
     }),
-    plain('Row of 6', 'petal', 'curve-15', 6, 9, 1.6, {
+    plain('Row of 6', 'petal', 'curve-15', 6, 9.8, 1.6, {
       startDeg: 25,
       stroke: {
         kind: 'petalArc',
@@ -73,7 +73,7 @@ export const cabbageBloom = inPlace({
         ripple: { lengthMm: 10, ampMm: 0.8, power: 2 },
       },
     }),
-    plain('Outer row', 'outer', 'curve-15', 7, 11, 0.4, {
+    plain('Outer row', 'outer', 'curve-15', 7, 11.6, 0.4, {
       startDeg: 8,
       stroke: {
         kind: 'petalArc',

@@ -3,6 +3,7 @@ import { agave } from './agave.ts'
 import { anemone } from './anemone.ts'
 import { aster } from './aster.ts'
 import { ballCactus } from './ballCactus.ts'
+import { basketweave } from './basketweave.ts'
 import { beadBorder } from './beadBorder.ts'
 import { berrySprig } from './berrySprig.ts'
 import { blossom } from './blossom.ts'
@@ -12,6 +13,7 @@ import { camellia } from './camellia.ts'
 import { carnation } from './carnation.ts'
 import { cherryBlossom } from './cherryBlossom.ts'
 import { chrysanthemum } from './chrysanthemum.ts'
+import { climbingRose } from './climbingRose.ts'
 import { commaLeaves } from './commaLeaves.ts'
 import { cosmos } from './cosmos.ts'
 import { dahlia } from './dahlia.ts'
@@ -64,6 +66,7 @@ import { ruffleBloom } from './ruffleBloom.ts'
 import { ruffleBorder } from './ruffleBorder.ts'
 import { ruffledHearts } from './ruffledHearts.ts'
 import { ruffledLeaf } from './ruffledLeaf.ts'
+import { ruffledSkirt } from './ruffledSkirt.ts'
 import { scabious } from './scabious.ts'
 import { scroll } from './scroll.ts'
 import { seedHead } from './seedHead.ts'
@@ -81,6 +84,7 @@ import { violet } from './violet.ts'
 import { waterLily } from './waterLily.ts'
 import { wheatEar } from './wheatEar.ts'
 import { windflower } from './windflower.ts'
+import { wrappedRuffle } from './wrappedRuffle.ts'
 import { zigzagBorder } from './zigzagBorder.ts'
 import { zinnia } from './zinnia.ts'
 
@@ -93,6 +97,7 @@ export const catalogueFlowers: readonly Flower[] = [
   halfRose,
   budOnStem,
   ribbonRose,
+  climbingRose,
   hellebore,
   scabious,
   anemone,
@@ -132,6 +137,7 @@ export const catalogueFlowers: readonly Flower[] = [
   funnelLily,
   carnation,
   ruffleBloom,
+  wrappedRuffle,
   cabbageBloom,
   hydrangea,
   lavender,
@@ -170,4 +176,6 @@ export const catalogueFlowers: readonly Flower[] = [
   ropeBorder,
   swagBorder,
   ruffleBorder,
+  ruffledSkirt,
+  basketweave,
 ]

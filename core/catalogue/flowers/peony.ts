@@ -1,6 +1,6 @@
-import { inPlace, plain, role } from './build.ts'
+import { inPlace, plain, role, striped } from './build.ts'
 
-/** A loose ruffled heart cupped by three rows of broad curved petals. */
+/** A loose ruffled heart cupped by three rows of broad curved petals, the first of them darker at its foot. */
 export const peony = inPlace({
   id: 'peony',
   name: 'Peony',
@@ -10,7 +10,7 @@ export const peony = inPlace({
     plain('Dome', 'heart', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 9, topMm: 0, tallMm: 7, shape: 'dome' },
     }),
-    plain('Ruffled heart', 'heart', 'curve-11', 5, 2.4, 6, {
+    plain('Ruffled heart', 'heart', 'curve-11', 5, 3, 6, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',
@@ -40,7 +40,7 @@ export const peony = inPlace({
         ripple: { lengthMm: 9, ampMm: 0.7, power: 2.2 },
       },
     }),
-    plain('Cup of 5', 'petal', 'curve-15', 5, 7.2, 2.4, {
+    striped('Cup of 5', ['heart', 'petal', 0.4], 'curve-15', 5, 7.2, 2.4, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',

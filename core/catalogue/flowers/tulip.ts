@@ -14,7 +14,7 @@ export const tulip = onNail(40, {
       startDeg: 0,
       stroke: {
         kind: 'petalArc',
-        spanDeg: 128,
+        spanDeg: 148,
         archMm: 1.2,
         dropMm: 0.6,
         tiltEndDeg: -4,

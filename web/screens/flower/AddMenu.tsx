@@ -5,7 +5,7 @@ import { addFloret } from '#core/flowers/florets'
 import { layerOnTop } from '#core/flowers/onTop'
 import { addStep } from '#core/flowers/tooling'
 import type { Flower } from '#core/model/flower'
-import { MOST_STEPS } from '#core/model/toolStep'
+import { MOST_STEPS, stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
 import { type StrokeKind, strokes } from '#core/strokes/index'
 import { doneTo } from '#core/tools/fits'
@@ -50,7 +50,7 @@ export function AddMenu(props: {
   function addTool(kind: ToolKind) {
     const id = newId()
     draft.edit(`tool ${id}`, (f) => addStep(f, worked.id, kind, id))
-    select(id)
+    select(stepKey(worked, { id }))
   }
 
   function addFlower(other: Flower) {

@@ -1,10 +1,11 @@
 import { Button } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { z } from 'zod'
-import { changeFloret, removeFloret, withLayers } from '#core/flowers/florets'
-import { type Floret, floretSchema } from '#core/model/flower'
+import { changeFloret, duplicateFloret, removeFloret, withLayers } from '#core/flowers/florets'
+import { type Floret, floretSchema, MOST_FLORETS, MOST_LAYERS } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { NumberField } from '../../parts/NumberField.tsx'
+import { newId } from '../../parts/newId.ts'
 import { attempt } from '../../parts/notify.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { resizedFloret, useFloretWidth } from '../../workers/planner.ts'
@@ -26,8 +27,9 @@ export function FloretEditor(props: {
   draft: FlowerDraft
   workshop: Workshop
   wideMm: number
+  select: (id: string) => void
 }) {
-  const { floret, draft, workshop, wideMm } = props
+  const { floret, draft, workshop, wideMm, select } = props
   const { flower } = draft
   const change = (label: string, part: Partial<Floret>) =>
     draft.edit(`${floret.id} ${label}`, (f) => changeFloret(f, floret.id, part))
@@ -46,6 +48,7 @@ export function FloretEditor(props: {
     if (layers && wish === latest.current) draft.edit(`${floret.id} across`, (f) => withLayers(f, layers))
   }
 
+  const ownCount = flower.layers.filter((l) => l.floretId === floret.id).length
   const first = flower.layers.findIndex((l) => l.floretId === floret.id)
   return (
     <div className={css.layerBody}>
@@ -100,6 +103,17 @@ export function FloretEditor(props: {
         onChange={(nodsDeg) => change('nods', { nodsDeg })}
       />
       <div className={css.buttons}>
+        <Button
+          size="compact-sm"
+          disabled={flower.florets.length >= MOST_FLORETS || flower.layers.length + ownCount > MOST_LAYERS}
+          onClick={() => {
+            const again = duplicateFloret(flower, floret.id, newId)
+            draft.edit(`repeat ${again.florets.at(-1)!.id}`, () => again)
+            select(again.florets.at(-1)!.id)
+          }}
+        >
+          Duplicate
+        </Button>
         <Button
           size="compact-sm"
           disabled={flower.layers.every((l) => l.floretId === floret.id)}

@@ -3,6 +3,7 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { Fragment } from 'react'
 import { moveLayerTo } from '#core/flowers/edit'
 import { strokesOf } from '#core/model/placeFaults'
+import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
 import { Card } from '../../parts/Card.tsx'
 import { useDragSensors } from '../../parts/dragging.ts'
@@ -73,7 +74,13 @@ export function LayerList(props: {
                         </button>
                       </div>
                       {floret.id === selected && editable && (
-                        <FloretEditor floret={floret} draft={draft} workshop={workshop} wideMm={wideMm} />
+                        <FloretEditor
+                          floret={floret}
+                          draft={draft}
+                          workshop={workshop}
+                          wideMm={wideMm}
+                          select={select}
+                        />
                       )}
                     </li>
                   )}
@@ -101,15 +108,15 @@ export function LayerList(props: {
                   </LayerRow>
                   {layer.tools.map((step) => (
                     <ToolRow
-                      key={step.id}
+                      key={stepKey(layer, step)}
                       layer={layer}
                       step={step}
                       draft={draft}
                       strokes={strokesOf(flower, layer.id)}
-                      open={step.id === selected}
-                      muted={muted.has(step.id) || muted.has(layer.id)}
+                      open={stepKey(layer, step) === selected}
+                      muted={muted.has(stepKey(layer, step)) || muted.has(layer.id)}
                       select={select}
-                      mute={() => mute(step.id)}
+                      mute={() => mute(stepKey(layer, step))}
                     />
                   ))}
                 </Fragment>

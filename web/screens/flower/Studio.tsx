@@ -9,6 +9,7 @@ import { layerWith, lookedAtWithout } from '#core/flowers/edit'
 import { roleGrams } from '#core/flowers/measure'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import type { Flower } from '#core/model/flower'
+import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
 import { counted } from '#core/units'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
@@ -59,8 +60,9 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const navigate = useNavigate()
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const icing = workshop.icings[0]!
-  const parts = [...flower.layers, ...flower.florets, ...flower.layers.flatMap((l) => l.tools)]
-  const selected = parts.some((l) => l.id === layerId) ? layerId : null
+  const parts = [...flower.layers, ...flower.florets].map((l) => l.id)
+  const steps = flower.layers.flatMap((l) => l.tools.map((step) => stepKey(l, step)))
+  const selected = [...parts, ...steps].find((id) => id === layerId) ?? null
   const layer = layerWith(flower, selected)?.id ?? selected
   const select = (id: string) => setLayerId(id === selected ? null : id)
   const mute = (id: string) => setMuted((now) => (now.has(id) ? without(now, id) : new Set([...now, id])))

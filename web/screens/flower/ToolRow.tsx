@@ -3,7 +3,7 @@ import { IconBrush, IconEye, IconEyeOff, IconHandFinger, IconNeedle } from '@tab
 import type { z } from 'zod'
 import { changeStep, moveStep, removeStep, repeatStep } from '#core/flowers/tooling'
 import type { Layer } from '#core/model/flower'
-import { MOST_STEPS, type ToolStep, toolStepSchema } from '#core/model/toolStep'
+import { MOST_STEPS, stepKey, type ToolStep, toolStepSchema } from '#core/model/toolStep'
 import { toolFields } from '#core/tools/fields'
 import { toolDefinition } from '#core/tools/index'
 import { type Instrument, instruments, type When, whens } from '#core/tools/tool'
@@ -39,7 +39,7 @@ export function ToolRow(props: {
           type="button"
           className={css.layerHead}
           aria-expanded={editable ? open : undefined}
-          onClick={() => select(step.id)}
+          onClick={() => select(stepKey(layer, step))}
         >
           {step.paint ? <Dab hex={step.paint.hex} size={22} /> : <Icon size={22} stroke={1.5} aria-hidden />}
           <strong>{step.name}</strong>
@@ -161,7 +161,7 @@ function ToolEditor(props: {
           onClick={() => {
             const id = newId()
             draft.edit(`repeat ${id}`, (f) => repeatStep(f, layer.id, step.id, id))
-            select(id)
+            select(stepKey(layer, { id }))
           }}
         >
           Duplicate

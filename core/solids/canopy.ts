@@ -1,4 +1,4 @@
-import type { MeshBuilder } from '../solids/mesh.ts'
+import type { FlowerMesh, MeshBuilder } from './mesh.ts'
 
 /** Height of a skin at a place seen from above, mm; null where there is none. */
 export type Canopy = (x: number, y: number) => number | null
@@ -6,14 +6,23 @@ export type Canopy = (x: number, y: number) => number | null
 /** Side of a cell in which triangles are looked up, mm. */
 const CELL_MM = 1
 
-/** The triangles of a mesh from a vertex on, as whoever looks from above sees them. */
+/** The triangles of a mesh that is being built, from a vertex on, as whoever looks from above sees them. */
 export function canopyOf({ mesh, vertices, entries }: MeshBuilder, first: number): Canopy {
-  const { positions: p, indices } = mesh
-  const cells = new Map<number, number[]>()
-  const cell = (v: number) => Math.floor(v / CELL_MM)
+  const { indices } = mesh
   // skins are built in order: what belongs to later vertices stands at the end
   let start = entries
   while (start > 0 && indices[start - 1]! >= first && indices[start - 1]! < vertices) start -= 3
+  return canopyOver(mesh, start, entries)
+}
+
+/** The triangles of a mesh between two of its entries, as whoever looks from above sees them. */
+export function canopyOver(
+  { positions: p, indices }: Pick<FlowerMesh, 'positions' | 'indices'>,
+  start = 0,
+  entries = indices.length,
+): Canopy {
+  const cells = new Map<number, number[]>()
+  const cell = (v: number) => Math.floor(v / CELL_MM)
   for (let e = start; e < entries; e += 3) {
     const [a, b, c] = [indices[e]! * 3, indices[e + 1]! * 3, indices[e + 2]! * 3]
     const span = (axis: 0 | 1) => [
