@@ -49,7 +49,7 @@ export const batchCrusts: AdviceCheck = ({ at, placements, uses }) =>
         'batch-crusts',
         'decide',
         { kind: 'piece', id: piece.id },
-        `${squares} squares of ${flower.name} at a time stand for ${formatMinutes(Math.ceil(squares * perSquare))}, and ${icing.name.toLowerCase()} crusts after about ${formatMinutes(icing.crustMinutes)}: the next layer would not grip. ${fewer ? `Take ${fewer} at a time.` : 'Pipe one after another.'}`,
+        `${squares} squares of ${flower.name} at a time stand for ${Math.ceil(squares * perSquare)} min, and ${icing.name.toLowerCase()} crusts after about ${formatMinutes(icing.crustMinutes)}: the next layer would not grip. ${fewer ? `Take ${fewer} at a time.` : 'Pipe one after another.'}`,
         {
           label: fewer ? `Take ${fewer} at a time` : 'One after another',
           change: { kind: 'setBatch', pieceId: piece.id, placedId: placed.id, squares: fewer },

@@ -2,15 +2,17 @@ import type { PlanFigures, Use } from '../../model/plan.ts'
 import type { Workshop } from '../../model/workshop.ts'
 
 /**
- * Layers that a plan pipes before what they stand on, read from its order of work and the recipes alone: "piece, flower,
+ * Layers that a plan pipes before what they stand on, or works on with tools before they are piped, read from its order of work and the recipes alone: "piece, flower,
  * layer". An empty list for a plan that can be piped as it is written.
  */
 export function brokenLayers(plan: PlanFigures, workshop: Workshop): string[] {
   const place = new Map<string, number>()
   const begun = new Map<string, number>()
   const lifted = new Map<string, number>()
+  const worked = new Map<string, number>()
   plan.sequence.forEach((step, i) => {
     if (step.kind === 'lift') for (const id of step.useIds) lifted.set(id, i)
+    else if (step.kind === 'work') for (const id of step.useIds) worked.set(id, i)
     // within a step, layers are piped as they are listed
     else
       for (const [k, id] of step.useIds.entries()) {
@@ -40,7 +42,8 @@ export function brokenLayers(plan: PlanFigures, workshop: Workshop): string[] {
         ? begun.get(u.id)! > begun.get(use.id)! || place.get(u.id)! > at
         : place.get(u.id)! > at,
     )
+    const tooSoon = use.tools.some((t) => !t.fresh) && !((worked.get(use.id) ?? -1) > at)
     const neverOn = use.setting === 'nail' && !((lifted.get(use.id) ?? -1) > at)
-    return early || neverOn ? [use.id] : []
+    return early || tooSoon || neverOn ? [use.id] : []
   })
 }
