@@ -102,7 +102,7 @@ const LARGEST: [
   ['funnel', 'funnel-lily', 'funnel', 1896, 6.662, 16.27, 15.11],
   ['ruffle', 'ruffle-bloom', 'ruffle-5', 377.4, 2.653, 22.1, 10.58],
   ['beadTrail', 'raceme', 'middle-trail', 154.4, 3.586, 44.18, 4.914],
-  ['rosette', 'swirl', 'swirl', 26970, 8.874, 27.47, 38.13],
+  ['rosette', 'swirl', 'swirl', 28800, 9.374, 27.73, 38.31],
   ['flood', 'flooded-disc', 'face', 985.2, 6.484, 14.18, 1.6],
   ['zigzag', 'zigzag-border', 'string', 251.2, 2.999, 62.98, 1.913],
   ['leafPull', 'ruffled-leaf', 'leaf', 318.1, 2.333, 23.52, 5.932],

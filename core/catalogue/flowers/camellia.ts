@@ -7,7 +7,7 @@ export const camellia = onNail(50, {
   level: 'skilled',
   roles: [role('petal', 'Petals', '#d8a1a8')],
   layers: [
-    plain('Dome', 'petal', 'round-8', 1, 0, 0, {
+    plain('Dome', 'petal', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 8, topMm: 0, tallMm: 4, shape: 'dome' },
     }),
     plain('Ring of 8', 'petal', 'petal-13', 8, 5.2, 0.6, {

@@ -7,7 +7,7 @@ export const carnation = inPlace({
   level: 'practised',
   roles: [role('petal', 'Petals', '#d1798a')],
   layers: [
-    plain('Dome', 'petal', 'round-8', 1, 0, 0, {
+    plain('Dome', 'petal', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 8, topMm: 0, tallMm: 7, shape: 'dome' },
     }),
     plain('Heart', 'petal', 'petal-10', 4, 1.4, 5.6, {

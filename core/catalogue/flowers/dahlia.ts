@@ -7,7 +7,7 @@ export const dahlia = onNail(50, {
   level: 'practised',
   roles: [role('petal', 'Petals', '#a8763a'), role('heart', 'Heart', '#8a5a2c')],
   layers: [
-    plain('Dome', 'petal', 'round-8', 1, 0, 0, {
+    plain('Dome', 'petal', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 9.5, tallMm: 7.5, shape: 'dome' },
     }),
     plain('Row of 15', 'petal', 'moon-5', 15, 8.6, 1, {

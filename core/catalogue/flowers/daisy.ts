@@ -35,11 +35,11 @@ export const daisy = onNail(50, {
     plain('Centre', 'centre', 'round-5', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 4, tallMm: 2.6, shape: 'dome' },
     }),
-    plain('Dots', 'centre', 'round-1-2', 10, 2.9, 1.4, {
+    plain('Dots', 'centre', 'round-1-5', 10, 2.9, 1.4, {
       stiffness: 'soft',
       stroke: { kind: 'dot', radiusMm: 0.7, tallMm: 1.1 },
     }),
-    plain('Inner dots', 'centre', 'round-1-2', 5, 1.1, 2.2, {
+    plain('Inner dots', 'centre', 'round-1-5', 5, 1.1, 2.2, {
       stiffness: 'soft',
       stroke: { kind: 'dot', radiusMm: 0.7, tallMm: 1.1 },
     }),

@@ -7,7 +7,7 @@ export const halfRose = inPlace({
   level: 'practised',
   roles: [role('petal', 'Petals', '#d98f96'), role('sepal', 'Hip and sepals', '#6f8a4a')],
   layers: [
-    plain('Foot', 'petal', 'round-6', 1, 0, 0, {
+    plain('Foot', 'petal', 'round-5', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 4, topMm: 0, tallMm: 3.4, shape: 'dome' },
     }),
     plain('Back petals', 'petal', 'petal-13', 3, 0.6, 0.6, {

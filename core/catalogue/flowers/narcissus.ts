@@ -36,7 +36,7 @@ export const narcissus = onNail(50, {
         ripple: { lengthMm: 3.6, ampMm: 0.8, power: 3.2 },
       },
     }),
-    plain('Stamens', 'stamen', 'round-1-2', 5, 1, 1, {
+    plain('Stamens', 'stamen', 'round-1-5', 5, 1, 1, {
       stiffness: 'soft',
       stroke: { kind: 'spike', tallMm: 7 },
     }),

@@ -7,7 +7,7 @@ export const ribbonRose = inPlace({
   level: 'first',
   roles: [role('petal', 'Ribbon', '#dba0a4')],
   layers: [
-    plain('Cone', 'petal', 'round-6', 1, 0, 0, {
+    plain('Cone', 'petal', 'round-5', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 4.5, topMm: 2, tallMm: 8, shape: 'cone' },
     }),
     plain('Heart', 'petal', 'petal-10', 1, 2.2, 4.4, {

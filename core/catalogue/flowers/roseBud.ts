@@ -7,7 +7,7 @@ export const roseBud = onNail(30, {
   level: 'first',
   roles: [role('petal', 'Petals', '#d98f96'), role('sepal', 'Sepals', '#6f8a4a')],
   layers: [
-    plain('Cone', 'petal', 'round-6', 1, 0, 0, {
+    plain('Cone', 'petal', 'round-5', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 4, topMm: 2, tallMm: 11, shape: 'cone' },
     }),
     plain('Wrap', 'petal', 'petal-10', 1, 2.4, 5, {

@@ -18,7 +18,7 @@ export const scroll = inPlace({
       startDeg: -24,
       stroke: { kind: 'comma', lengthMm: 15, turnDeg: -110, swell: 1.2 },
     }),
-    plain('Hairline', 'line', 'round-1', 1, 1.4, 0, {
+    plain('Hairline', 'line', 'cut-1', 1, 1.4, 0, {
       stiffness: 'writing',
       startDeg: -8,
       stroke: { kind: 'line', lengthMm: 15 },

@@ -9,7 +9,7 @@ export const swirl = inPlace({
   layers: [
     plain('Swirl', 'rope', 'star-13-8', 1, 0, 5, {
       stiffness: 'medium',
-      stroke: { kind: 'rosette', outerMm: 21, turns: 3.2, riseMm: 29, scale: 1.2 },
+      stroke: { kind: 'rosette', outerMm: 21, turns: 3.2, riseMm: 29, scale: 1.24 },
     }),
   ],
 })

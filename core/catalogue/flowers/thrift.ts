@@ -11,7 +11,7 @@ export const thrift = inPlace({
       stiffness: 'medium',
       stroke: { kind: 'spike', tallMm: 9, leanDeg: 68 },
     }),
-    plain('Ball', 'floret', 'round-8', 1, 0, 0, {
+    plain('Ball', 'floret', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 7.5, tallMm: 8, shape: 'dome' },
     }),
     plain('Florets below', 'floret', 'star-6-5', 15, 7, 1.4, {

@@ -7,7 +7,7 @@ export const tulip = onNail(40, {
   level: 'practised',
   roles: [role('petal', 'Petals', '#d9a441'), role('stamen', 'Stamens', '#3f3a44')],
   layers: [
-    plain('Foot', 'petal', 'round-6', 1, 0, 0, {
+    plain('Foot', 'petal', 'round-5', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 7.5, topMm: 0, tallMm: 3, shape: 'dome' },
     }),
     plain('Inner three', 'petal', 'petal-17', 3, 5.2, 2, {
@@ -40,7 +40,7 @@ export const tulip = onNail(40, {
         flow: 0.9,
       },
     }),
-    plain('Stamens', 'stamen', 'round-1', 6, 1.4, 2.6, {
+    plain('Stamens', 'stamen', 'cut-1', 6, 1.4, 2.6, {
       stiffness: 'medium',
       stroke: { kind: 'spike', tallMm: 7, leanDeg: 6 },
     }),

@@ -40,7 +40,7 @@ export const windflower = onNail(50, {
       tools: [toolStep({ kind: 'roughen', deepMm: 0.5, grainMm: 1.1 })],
       stroke: { kind: 'dot', radiusMm: 2.3, tallMm: 2.2 },
     }),
-    plain('Stamens', 'stamen', 'round-1', 16, 3.9, 3.6, {
+    plain('Stamens', 'stamen', 'cut-1', 16, 3.9, 3.6, {
       stiffness: 'soft',
       stroke: { kind: 'dot', radiusMm: 0.5, tallMm: 0.7 },
     }),

@@ -7,7 +7,7 @@ export const zinnia = onNail(50, {
   level: 'practised',
   roles: [role('petal', 'Petals', '#c65f4a'), role('eye', 'Eye', '#d9b24a')],
   layers: [
-    plain('Dome', 'petal', 'round-8', 1, 0, 0, {
+    plain('Dome', 'petal', 'round-10', 1, 0, 0, {
       stroke: { kind: 'mound', radiusMm: 9, topMm: 0, tallMm: 4.5, shape: 'dome' },
     }),
     plain('Row of 12', 'petal', 'petal-8', 12, 7.4, 0.6, {
