@@ -86,7 +86,7 @@ const LARGEST: [
   ['mound', 'ranunculus', 'dome', 2261, 1.72, 12.07, 7.5],
   ['wrap', 'ribbon-rose', 'third-winding', 1460, 6.205, 14.81, 9.521],
   ['petalArc', 'peony', 'row-of-7', 708.4, 2.907, 25.96, 8.1],
-  ['outAndBack', 'quartered-rose', 'folds', 136.8, 1.725, 8.732, 15.22],
+  ['outAndBack', 'climbing-rose', 'small-teardrops', 78.93, 1.667, 10.83, 13.63],
   ['curvedSpike', 'aster', 'outer-rays', 52.07, 1.336, 16.28, 5.074],
   ['fan', 'anemone', 'outer-petals', 519.5, 2.473, 21.65, 5.823],
   ['dot', 'nigella', 'heart', 97.29, 0.8941, 3.037, 7.4],

@@ -66,7 +66,10 @@ export const climbingRose = onNail(60, {
     }),
     teardrops('Large teardrops', 20, [2.6, 3.6, 4.6, 22]),
     teardrops('Middle teardrops', 56, [2.4, 5, 3, 38]),
-    teardrops('Small teardrops', 20, [2.2, 6.2, 1.6, 54]),
+    striped('Small teardrops', ['throat', 'petal', 0.35], 'petal-10', 5, 2, 5.6, {
+      startDeg: 20,
+      stroke: { kind: 'outAndBack', outMm: 2.4, sideMm: 2.4, tiltMidDeg: 36, lipDeg: 12, flow: 1 },
+    }),
     plain('Stamens', 'stamen', 'cut-1', 9, 1.2, 6.2, {
       stiffness: 'medium',
       stroke: { kind: 'spike', tallMm: 3.4, leanDeg: 14, taper: 0.3 },
