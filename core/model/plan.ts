@@ -154,6 +154,36 @@ export const remedySchema = z.discriminatedUnion('kind', [
 ])
 export type Remedy = z.infer<typeof remedySchema>
 
+const boardSchema = z.object({ diameterMm: z.number(), thickMm: z.number() })
+
+/** A cake of one or more tiers, from the lowest up. */
+export const cakeSchema = z.object({
+  pieceIds: z.array(idSchema).describe('Its tiers, the lowest first'),
+  count: z.number().int().describe('Cakes that are alike'),
+  grams: grams.describe('One finished cake: cake, fillings, coats and flowers, without boards'),
+  tiers: z.array(
+    z.object({
+      pieceId: idSchema,
+      grams,
+      supports: z
+        .object({
+          count: z.number().int(),
+          ringMm: z.number().describe('Radius on which they stand'),
+          lengthMm: z.number(),
+        })
+        .nullable()
+        .describe('In this tier, under the next one; null in the top tier'),
+      board: boardSchema
+        .nullable()
+        .describe('Under this tier; null for the lowest, which stands on the base'),
+    }),
+  ),
+  base: boardSchema,
+  rod: z.boolean().describe('A rod through the middle'),
+  box: z.object({ sideMm: z.number(), highMm: z.number() }).describe('Inside'),
+})
+export type Cake = z.infer<typeof cakeSchema>
+
 export const adviceSchema = z.object({
   code: z.string(),
   /** note: good to know; decide: wants a decision; stop: do not start like this. */
@@ -195,6 +225,7 @@ export const planSchema = z.object({
     })
     .describe('Minutes of hands by what they go into; they sum to handsOnMinutes'),
   reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
+  cakes: z.array(cakeSchema),
   bags: z.array(bagSchema),
   sequence: z
     .array(

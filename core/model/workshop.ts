@@ -57,6 +57,17 @@ export const settingsSchema = z.object({
   minutesPerGram: z.number().min(0).max(5),
   /** What an hour of hands costs, for a quote. */
   hourlyRate: z.number().min(0).max(1000),
+  /** What a millilitre of baked cake weighs, g. */
+  cakeDensity: z.number().min(0.1).max(2).default(0.55),
+  /** Supports in a tier: never fewer, one for so much of the diameter above, and for so many kilograms. */
+  leastSupports: z.number().int().min(3).max(20).default(4),
+  supportEveryMm: z.number().min(10).max(200).default(45),
+  supportKg: z.number().min(0.1).max(20).default(1),
+  /** How far out they stand, as a share of the radius of the tier that they carry. */
+  supportRingShare: z.number().min(0.2).max(0.95).default(0.7),
+  /** Board around the lowest tier, and air over what stands highest, mm. */
+  boardMarginMm: z.number().min(0).max(200).default(50),
+  lidClearMm: z.number().min(0).max(200).default(20),
   /** Ingredients on hand by name, g. */
   pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),

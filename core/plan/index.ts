@@ -15,6 +15,7 @@ import { advice } from './advice/index.ts'
 import { bags } from './bags.ts'
 import { base } from './base.ts'
 import { batches } from './batches.ts'
+import { cakes } from './cake/cakes.ts'
 import { demand } from './demand.ts'
 import { hands } from './hands.ts'
 import { sizeFaults } from './limits.ts'
@@ -66,6 +67,7 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
       margin: sumParts(uses, 'margin'),
       chanceShort: safetyLevels[order.safety].chanceShort,
     },
+    cakes: cakes(at, placements, uses),
     bags: filled,
     sequence,
     conflicts,

@@ -76,6 +76,18 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
     why: 'What waste weighs against time.',
   },
   { key: 'hourlyRate', label: 'An hour of hands', step: 1, why: 'In your currency, for quotes.' },
+  { key: 'cakeDensity', label: 'A millilitre of cake', unit: 'g', step: 0.01, why: 'What a tier weighs.' },
+  { key: 'leastSupports', label: 'Supports in a tier', step: 1, why: 'Never fewer under another tier.' },
+  { key: 'supportEveryMm', label: 'One support for', unit: 'mm', step: 1, why: 'Of the diameter above.' },
+  { key: 'supportKg', label: 'One support for', unit: 'kg', step: 0.1, why: 'Of what stands on them.' },
+  {
+    key: 'supportRingShare',
+    label: 'Supports stand at',
+    step: 0.05,
+    why: 'Share of the radius above them.',
+  },
+  { key: 'boardMarginMm', label: 'Board around a cake', unit: 'mm', step: 5, why: 'On every side.' },
+  { key: 'lidClearMm', label: 'Air under the lid', unit: 'mm', step: 5, why: 'Over what stands highest.' },
 ]
 
 /** How the bakery works: every figure a plan rests on that is not the order's. */

@@ -37,7 +37,8 @@ export function ColourCard(props: {
             />
           </span>
           <span className={css.formula}>
-            {answer ? doseLine(answer) : grams ? 'working it out…' : 'not used yet'}
+            {/* until there is a plan nobody knows */}
+            {answer ? doseLine(answer) : grams === 0 ? 'not used yet' : 'working it out…'}
           </span>
           {answer?.reach && (
             <span className={css.off}>

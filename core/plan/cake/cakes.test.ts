@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest'
+import { starterWorkshop } from '../../catalogue/starter.ts'
+import { supportPages } from '../../guides/supportGuide.ts'
+import { type Order, orderSchema } from '../../model/order.ts'
+import type { Workshop } from '../../model/workshop.ts'
+import { newOrder } from '../../orders/new.ts'
+import { planFigures } from '../index.ts'
+
+const tier = (id: string, diameterMm: number, heightMm: number, coveredMm = 0, more: object = {}) => ({
+  ...{ id, name: id, count: 1, flowers: [] },
+  shape: { kind: 'tier', diameterMm, heightMm, coveredMm },
+  ...more,
+})
+const order = (pieces: object[], more: object = {}): Order =>
+  orderSchema.parse({
+    ...newOrder('o', 'Cakes', '2026-12-01T10:00', 'butter-sugar'),
+    colours: [{ id: 'c', name: 'Cream', hex: '#efe6cd' }],
+    pieces,
+    ...more,
+  })
+const cakesOf = (of: Order, settings: Partial<Workshop['settings']> = {}) =>
+  planFigures(of, { ...starterWorkshop, settings: { ...starterWorkshop.settings, ...settings } }).cakes
+const litres = (diameterMm: number, heightMm: number) => (Math.PI * (diameterMm / 2) ** 2 * heightMm) / 1e6
+
+describe('which tier stands on which', () => {
+  it('the one of the diameter that the lower one says, whatever order they are listed in', () => {
+    const ids = (pieces: object[]) => cakesOf(order(pieces)).map((c) => c.pieceIds)
+    const [low, middle, top] = [
+      tier('low', 300, 100, 220),
+      tier('middle', 220, 100, 150),
+      tier('top', 150, 100),
+    ]
+    expect(ids([top, low, middle])).toEqual([['low', 'middle', 'top']])
+    expect(ids([low, top])).toEqual([['low'], ['top']])
+    expect(ids([tier('low', 300, 100, 150), top])).toEqual([['low', 'top']])
+    // two cakes that are alike in all but their number are two cakes
+    expect(ids([tier('low', 300, 100, 150, { count: 2 }), top])).toEqual([['low'], ['top']])
+    // nothing stands on two, and nothing on itself
+    expect(ids([tier('a', 200, 100, 150), tier('b', 240, 100, 150), top])).toEqual([['a', 'top'], ['b']])
+    expect(ids([tier('a', 200, 100, 200)])).toEqual([['a']])
+  })
+})
+
+describe('what a cake weighs', () => {
+  it('its volume, what is spread on it, and what is piped on it, each once', () => {
+    const [bare] = cakesOf(order([tier('t', 150, 100)]))
+    expect(bare!.grams).toBeCloseTo(550 * litres(150, 100), 6)
+    const coat = { colourId: 'c', thicknessMm: 4, stiffness: 'medium' }
+    const dressed = order([tier('t', 150, 100, 0, { coat, filling: { ...coat, layers: 2 }, count: 3 })])
+    const { cakes, uses } = planFigures(dressed, starterWorkshop)
+    const icing = uses.reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
+    // a tier of 150 by 100 mm with a coat of 4 mm and two fillings: a kilogram of cake and 0.4 kg of icing
+    expect(cakes[0]!.grams).toBeCloseTo(550 * litres(150, 100) + icing / 3, 6)
+    expect(cakes[0]!.grams).toBeGreaterThan(1300)
+    expect(cakes[0]!.grams).toBeLessThan(1450)
+  })
+})
+
+describe('what holds it up', () => {
+  const two = (lowMm: number, topMm: number, more: object = {}) =>
+    cakesOf(order([tier('low', lowMm, 110, topMm), tier('top', topMm, 100)], more))[0]!
+
+  it('supports by the diameter above: four under 150 mm, five under 200, six under 250, seven under 300', () => {
+    const counts = [150, 200, 250, 300].map((mm) => two(400, mm).tiers[0]!.supports!.count)
+    expect(counts).toEqual([4, 5, 6, 7])
+    const { supports } = two(220, 150).tiers[0]!
+    // on seven tenths of the upper radius, as long as the lower tier is high
+    expect(supports).toEqual({ count: 4, ringMm: 52.5, lengthMm: 110 })
+    expect(two(220, 150).tiers[1]!.supports).toBeNull()
+  })
+
+  it('supports by the weight above, of all tiers that it carries', () => {
+    const three = [tier('low', 300, 100, 220), tier('middle', 220, 150, 150), tier('top', 150, 150)]
+    const [cake] = cakesOf(order(three))
+    const above = 0.55 * (litres(220, 150) + litres(150, 150))
+    expect(above).toBeGreaterThan(4)
+    expect(cake!.tiers[0]!.supports!.count).toBe(Math.max(5, Math.ceil(above)))
+    expect(cakesOf(order(three), { supportKg: 0.5 })[0]!.tiers[0]!.supports!.count).toBe(Math.ceil(2 * above))
+    expect(cakesOf(order(three), { leastSupports: 9 })[0]!.tiers[0]!.supports!.count).toBe(9)
+  })
+
+  it('a board under every tier but the lowest, thicker where it is wide or carries much', () => {
+    const boards = (lowMm: number, topMm: number) =>
+      two(lowMm, topMm).tiers.map((t) => t.board?.thickMm ?? null)
+    expect(boards(220, 150)).toEqual([null, 3])
+    expect(boards(400, 220)).toEqual([null, 5])
+    // 300 mm of 100 mm weighs 3.9 kg, 320 mm is too wide for the middle board
+    expect(boards(400, 300)).toEqual([null, 5])
+    expect(boards(400, 320)).toEqual([null, 12])
+  })
+
+  it('a base board with room around it, and a box over all of it', () => {
+    expect(two(220, 150).base).toEqual({ diameterMm: 320, thickMm: 12 })
+    expect(two(220, 150).box).toEqual({ sideMm: 320, highMm: 12 + 110 + 100 + 20 })
+  })
+
+  it('a rod from three tiers on, on a wide one, or where it goes by road', () => {
+    expect(two(220, 150).rod).toBe(false)
+    expect(two(220, 150, { travel: 'delivered' }).rod).toBe(true)
+    expect(two(301, 150).rod).toBe(true)
+    expect(cakesOf(order([tier('t', 150, 100)], { travel: 'delivered' }))[0]!.rod).toBe(false)
+    const three = [tier('low', 250, 100, 200), tier('middle', 200, 100, 150), tier('top', 150, 100)]
+    expect(cakesOf(order(three))[0]!.rod).toBe(true)
+  })
+})
+
+describe('the push-in template', () => {
+  const guide = { name: 'top <1>', count: 5, lengthMm: 100 }
+  const centres = (page: string) =>
+    [...page.matchAll(/<circle cx="([-\d.]+)" cy="([-\d.]+)" r="2.5"/g)].map((m) => [
+      Number(m[1]),
+      Number(m[2]),
+    ])
+  const apart = ([a, b]: number[][]) => Math.hypot(a![0]! - b![0]!, a![1]! - b![1]!)
+
+  it('has every support on its ring at true size, and says what it is for', () => {
+    const [page] = supportPages([{ ...guide, aboveMm: 150, ringMm: 52.5 }], 'Supports')
+    const [middle, ...supports] = centres(page!)
+    expect(supports).toHaveLength(5)
+    for (const support of supports) expect(apart([middle!, support])).toBeCloseTo(52.5, 1)
+    // neighbours on a ring of five: 2 r sin 36°
+    expect(apart([supports[0]!, supports[1]!])).toBeCloseTo(2 * 52.5 * Math.sin(Math.PI / 5), 1)
+    expect(page).toContain('under top &lt;1&gt;')
+    expect(page).toContain('5 supports, 100 mm, cut level')
+  })
+
+  it('is the part between two supports where the whole is wider than a page', () => {
+    for (const [aboveMm, count] of [
+      [181, 5],
+      [300, 7],
+      [590, 14],
+    ] as const) {
+      const ringMm = 0.35 * aboveMm
+      const [page] = supportPages([{ ...guide, count, aboveMm, ringMm }], 'Supports')
+      const [middle, left, right] = centres(page!)
+      for (const support of [left!, right!]) expect(apart([middle!, support])).toBeCloseTo(ringMm, 1)
+      expect(apart([left!, right!])).toBeCloseTo(2 * ringMm * Math.sin(Math.PI / count), 1)
+    }
+    // four under 500 mm are further apart than a page is wide: one of them, and by how much to turn
+    const [spoke] = supportPages([{ ...guide, count: 4, aboveMm: 500, ringMm: 175 }], 'Supports')
+    expect(apart(centres(spoke!))).toBeCloseTo(175, 1)
+    expect(spoke).toContain('by 90° each time')
+  })
+})

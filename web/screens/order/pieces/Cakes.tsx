@@ -1,0 +1,144 @@
+import { Button } from '@mantine/core'
+import { supportPages } from '#core/guides/supportGuide'
+import type { Cake } from '#core/model/plan'
+import { counted } from '#core/units'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Card } from '../../../parts/Card.tsx'
+import { useLength } from '../../../parts/length.tsx'
+import { printPages, savePages } from '../../../parts/printPages.ts'
+import { useParts } from '../../../parts/weight.tsx'
+import css from './Cakes.module.css'
+
+/** What every cake of the order stands on, what holds it up, what it weighs and the box that takes it. */
+export function Cakes() {
+  const { plan } = useOrderEditor()
+  if (!plan || plan.cakes.length === 0) return null
+  return (
+    <>
+      {plan.cakes.map((cake) => (
+        <CakeCard key={cake.pieceIds.join()} cake={cake} />
+      ))}
+    </>
+  )
+}
+
+function CakeCard({ cake }: { cake: Cake }) {
+  const { order } = useOrderEditor()
+  const length = useLength()
+  const weights = useParts()(cake.tiers.map((t) => t.grams))
+  const pieces = cake.pieceIds.map((id) => order.pieces.find((p) => p.id === id)!)
+  const nameOf = (id: string) => pieces.find((p) => p.id === id)!.name
+  const held = cake.tiers.flatMap(({ supports }, i) => {
+    const upper = pieces[i + 1]
+    return supports && upper?.shape.kind === 'tier'
+      ? [{ ...supports, name: upper.name, aboveMm: upper.shape.diameterMm }]
+      : []
+  })
+  const pages = () => supportPages(held, `Supports: ${pieces[0]!.name}`)
+  const title =
+    pieces.length > 1 ? `The cake: ${counted(pieces.length, 'tier')}` : `${pieces[0]!.name} as a cake`
+  return (
+    <Card
+      title={title}
+      aside={`${weights.total} each, without boards${cake.count > 1 ? `; ${cake.count} of them` : ''}`}
+      actions={
+        held.length > 0 && (
+          <div className={css.buttons}>
+            <Button onClick={() => printPages(pages(), 'Supports')}>Print push-in template</Button>
+            <Button onClick={() => savePages(pages(), `supports-${order.id}`)}>Save as SVG</Button>
+          </div>
+        )
+      }
+    >
+      <div className={css.cake}>
+        <SideView cake={cake} />
+        <dl className={css.list}>
+          {cake.tiers
+            .map(({ pieceId, supports, board }, i) => ({
+              pieceId,
+              supports,
+              board,
+              grams: weights.parts[i]!,
+            }))
+            .reverse()
+            .map(({ pieceId, grams, supports, board }) => (
+              <div key={pieceId}>
+                <dt>{nameOf(pieceId)}</dt>
+                <dd>
+                  {grams}
+                  {board &&
+                    `, on a board of its own: ${length(board.diameterMm)}, ${length(board.thickMm)} thick`}
+                  {supports && (
+                    <>
+                      <br />
+                      <strong>{supports.count} supports</strong> of {length(supports.lengthMm)}, cut level, on
+                      a ring {length(2 * supports.ringMm)} across
+                    </>
+                  )}
+                </dd>
+              </div>
+            ))}
+          <div>
+            <dt>Stands on</dt>
+            <dd>
+              a board of {length(cake.base.diameterMm)}, {length(cake.base.thickMm)} thick
+              {cake.rod && ', with a rod through the middle'}
+            </dd>
+          </div>
+          <div>
+            <dt>Box</dt>
+            <dd>
+              {length(cake.box.sideMm)} square inside, {length(cake.box.highMm)} high
+            </dd>
+          </div>
+        </dl>
+      </div>
+      <p className="quiet">
+        Cautious starts, to be changed in the settings: your practice and what your supplier says of boards
+        and supports decide. Count supports and rod in, and out again before it is eaten; cut them away from
+        the hand.
+      </p>
+    </Card>
+  )
+}
+
+/** The cake from the side, its supports dashed. */
+function SideView({ cake }: { cake: Cake }) {
+  const { order } = useOrderEditor()
+  const shapes = cake.pieceIds.flatMap((id) => {
+    const shape = order.pieces.find((p) => p.id === id)!.shape
+    return shape.kind === 'tier' ? [shape] : []
+  })
+  const high = shapes.reduce((sum, s) => sum + s.heightMm, 0) + cake.base.thickMm
+  const wide = cake.base.diameterMm
+  let foot = -cake.base.thickMm
+  const tiers = shapes.map((shape, i) => {
+    const top = foot - shape.heightMm
+    const supports = cake.tiers[i]!.supports
+    const drawn = (
+      <g key={cake.pieceIds[i]}>
+        <rect x={-shape.diameterMm / 2} y={top} width={shape.diameterMm} height={shape.heightMm} rx={3} />
+        {supports &&
+          Array.from({ length: supports.count }, (_, k) => {
+            const x = supports.ringMm * Math.cos((2 * Math.PI * (k + 0.25)) / supports.count)
+            // biome-ignore lint/suspicious/noArrayIndexKey: supports have no name but their place
+            return <line key={k} x1={x} x2={x} y1={top + 2} y2={foot - 2} className={css.support} />
+          })}
+      </g>
+    )
+    foot = top
+    return drawn
+  })
+  return (
+    <svg
+      className={css.side}
+      viewBox={`${-wide / 2 - 4} ${-high - 4} ${wide + 8} ${high + 8}`}
+      role="img"
+      aria-label="The cake from the side"
+    >
+      <rect x={-wide / 2} y={-cake.base.thickMm} width={wide} height={cake.base.thickMm} />
+      {tiers}
+      {cake.rod && <line x1={0} x2={0} y1={0} y2={-high + 8} className={css.rod} />}
+    </svg>
+  )
+}
