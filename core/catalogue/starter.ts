@@ -32,6 +32,7 @@ export const starterSettings: Settings = {
   keptBagMinutes: 4,
   minutesPerGram: 0.08,
   hourlyRate: 28,
+  underUpper: 'crumb',
   cakeDensity: 0.55,
   leastSupports: 4,
   supportEveryMm: 45,

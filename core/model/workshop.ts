@@ -57,6 +57,8 @@ export const settingsSchema = z.object({
   minutesPerGram: z.number().min(0).max(5),
   /** What an hour of hands costs, for a quote. */
   hourlyRate: z.number().min(0).max(1000),
+  /** How far the top of a tier is coated where another one stands on it: not at all, by the crumb coat, or by both coats. */
+  underUpper: z.enum(['none', 'crumb', 'full']).default('crumb'),
   /** What a millilitre of baked cake weighs, g. */
   cakeDensity: z.number().min(0.1).max(2).default(0.55),
   /** Supports in a tier: never fewer, one for so much of the diameter above, and for so many kilograms. */

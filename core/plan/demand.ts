@@ -113,7 +113,11 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
 /** What is spread on a piece with a spatula: filling between its layers, the crumb coat, the coat. */
 function spreads(at: Lookup, piece: Piece): Use[] {
   const surface = surfaceDefinition(piece.shape.kind)
-  const coatMm2 = surface.coatAreaMm2(piece.shape)
+  const seenMm2 = surface.coatAreaMm2(piece.shape)
+  const coveredMm2 = surface.coveredAreaMm2?.(piece.shape) ?? 0
+  const { underUpper } = at.workshop.settings
+  const crumbMm2 = seenMm2 + (underUpper === 'none' ? 0 : coveredMm2)
+  const coatMm2 = seenMm2 + (underUpper === 'full' ? coveredMm2 : 0)
   const { filling, crumbCoat, coat } = piece
   const fillingMm2 = (surface.fillingAreaMm2?.(piece.shape) ?? 0) * (filling?.layers ?? 0)
   return [
@@ -128,7 +132,7 @@ function spreads(at: Lookup, piece: Piece): Use[] {
       : []),
     ...(crumbCoat
       ? [
-          spreadUse(at, piece, crumbCoat, surface.crumbCoatAreaMm2?.(piece.shape) ?? coatMm2, {
+          spreadUse(at, piece, crumbCoat, crumbMm2, {
             id: 'crumb-coat',
             name: 'Crumb coat',
             words: `${crumbCoat.thicknessMm} mm crumb coat`,

@@ -14,8 +14,8 @@ export interface SurfaceDefinition<S extends z.ZodObject = z.ZodObject> {
   schema: S
   /** Area in mm² that a coat covers: what will be seen. */
   coatAreaMm2(shape: z.infer<S>): number
-  /** Area in mm² that a crumb coat covers, where that is more: all of it, what another tier will stand on included. */
-  crumbCoatAreaMm2?(shape: z.infer<S>): number
+  /** Area in mm² besides that another tier will stand on; none where nothing can. */
+  coveredAreaMm2?(shape: z.infer<S>): number
   /** Area in mm² seen from above on which flowers can stand. */
   topAreaMm2(shape: z.infer<S>): number
   /** The widest circle in mm that fits on top. */

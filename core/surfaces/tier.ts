@@ -23,7 +23,7 @@ export const tier: SurfaceDefinition<typeof schema> = {
   plural: 'cake tiers',
   schema,
   coatAreaMm2: (s) => wholeMm2(s) - coveredMm2(s),
-  crumbCoatAreaMm2: wholeMm2,
+  coveredAreaMm2: coveredMm2,
   topAreaMm2: (s) => wholeMm2(s) - coveredMm2(s),
   topAcrossMm: (s) =>
     s.coveredMm > 0 ? Math.max(s.heightMm, (s.diameterMm - s.coveredMm) / 2) : s.diameterMm,

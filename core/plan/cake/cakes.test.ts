@@ -56,6 +56,29 @@ describe('what a cake weighs', () => {
   })
 })
 
+describe('the top of a tier that another stands on', () => {
+  it('is coated as the bakery does it: not at all, by the crumb coat, or by both', () => {
+    const coat = { colourId: 'c', thicknessMm: 4, stiffness: 'medium' }
+    const lower = tier('low', 220, 100, 150, { coat, crumbCoat: { ...coat, thicknessMm: 1 } })
+    const grams = (underUpper: Workshop['settings']['underUpper']) => {
+      const settings = { ...starterWorkshop.settings, underUpper }
+      const { uses } = planFigures(order([lower]), { ...starterWorkshop, settings })
+      return ['crumb-coat', 'coat'].map((id) => uses.find((u) => u.id === `low.${id}`)!.parts[0]!.piped)
+    }
+    const { density } = starterWorkshop.icings.find((i) => i.id === 'butter-sugar')!
+    const covered = (Math.PI * 75 ** 2 * density) / 1000
+    const [none, crumb, full] = [grams('none'), grams('crumb'), grams('full')] as [
+      number[],
+      number[],
+      number[],
+    ]
+    expect(crumb[0]! - none[0]!).toBeCloseTo(covered, 6)
+    expect(crumb[1]).toBeCloseTo(none[1]!, 9)
+    expect(full[0]).toBeCloseTo(crumb[0]!, 9)
+    expect(full[1]! - crumb[1]!).toBeCloseTo(4 * covered, 6)
+  })
+})
+
 describe('what holds it up', () => {
   const two = (lowMm: number, topMm: number, more: object = {}) =>
     cakesOf(order([tier('low', lowMm, 110, topMm), tier('top', topMm, 100)], more))[0]!

@@ -161,6 +161,16 @@ export function SettingsPage() {
                   { value: 'sunday', label: 'Sun' },
                 ]}
               />
+              <Choice
+                label="Under an upper tier"
+                value={settings.underUpper}
+                onChange={(under) => change({ underUpper: under as Settings['underUpper'] })}
+                data={[
+                  { value: 'none', label: 'bare' },
+                  { value: 'crumb', label: 'crumb coat' },
+                  { value: 'full', label: 'both coats' },
+                ]}
+              />
               <Switch
                 label="Larger type"
                 checked={settings.largeType}
