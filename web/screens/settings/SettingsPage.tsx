@@ -78,8 +78,20 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
   { key: 'hourlyRate', label: 'An hour of hands', step: 1, why: 'In your currency, for quotes.' },
   { key: 'cakeDensity', label: 'A millilitre of cake', unit: 'g', step: 0.01, why: 'What a tier weighs.' },
   { key: 'leastSupports', label: 'Supports in a tier', step: 1, why: 'Never fewer under another tier.' },
-  { key: 'supportEveryMm', label: 'One support for', unit: 'mm', step: 1, why: 'Of the diameter above.' },
-  { key: 'supportKg', label: 'One support for', unit: 'kg', step: 0.1, why: 'Of what stands on them.' },
+  {
+    key: 'supportEveryMm',
+    label: 'A support for every',
+    unit: 'mm',
+    step: 1,
+    why: 'Of the diameter that stands above.',
+  },
+  {
+    key: 'supportKg',
+    label: 'And for every',
+    unit: 'kg',
+    step: 0.1,
+    why: 'That stands above: the larger number counts.',
+  },
   {
     key: 'supportRingShare',
     label: 'Supports stand at',
