@@ -47,6 +47,7 @@ describe('areas and edges by hand', () => {
 })
 
 describe('one way to stand', () => {
+  const disc = (outerMm: number) => ({ kind: 'ring' as const, outerMm, innerMm: 0 })
   const guests = fc
     .array(fc.record({ diameterMm: fc.double({ min: 5, max: 50, noNaN: true }), tucked: fc.boolean() }), {
       maxLength: 20,
@@ -56,7 +57,7 @@ describe('one way to stand', () => {
   it('gives everybody one place, and keeps what stands on the piece', () => {
     fc.assert(
       fc.property(guests, (list) => {
-        const spots = arrange(list, 60)
+        const spots = arrange(list, disc(60))
         expect(spots.map((s) => s.key).sort()).toEqual(list.map((g) => g.key).sort())
         for (const { key, x, y } of spots) {
           const guest = list[Number(key)]!
@@ -67,14 +68,14 @@ describe('one way to stand', () => {
   })
   it('puts a single flower in the middle and rings an upper tier', () => {
     const one = [{ key: 'a', diameterMm: 40, tucked: false }]
-    expect(arrange(one, 50)[0]).toMatchObject({ x: 0, y: 0 })
-    const ringed = arrange(one, 100, 60)[0]!
+    expect(arrange(one, disc(50))[0]).toMatchObject({ x: 0, y: 0 })
+    const ringed = arrange(one, { kind: 'ring', outerMm: 100, innerMm: 60 })[0]!
     expect(Math.hypot(ringed.x, ringed.y)).toBeCloseTo(80, 9)
   })
   it('never sets two exactly opposite each other', () => {
     const spots = arrange(
       Array.from({ length: 9 }, (_, i) => ({ key: String(i), diameterMm: 10, tucked: false })),
-      100,
+      disc(100),
     )
     const angles = spots.map((s) => Math.atan2(s.y, s.x))
     for (const a of angles)

@@ -2,7 +2,7 @@ import { useCallback, useMemo } from 'react'
 import type { Flower } from '#core/model/flower'
 import type { Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
-import { arrange, type Guest } from '#core/surfaces/arrange'
+import { arrange, type Ground, type Guest } from '#core/surfaces/arrange'
 import { usePictures } from '../workers/planner.ts'
 import type { Picture } from '../workers/planner.worker.ts'
 import { Canvas } from './Canvas.tsx'
@@ -64,6 +64,14 @@ function outlineOf(shape: Piece['shape']): Outline {
   return { outer: shape.diameterMm / 2, inner: shape.kind === 'tier' ? shape.coveredMm / 2 : 0, depth: null }
 }
 
+/** Flowers keep off the edge by this share of the piece. */
+const OFF_EDGE = 0.96
+
+const groundOf = ({ outer, inner, depth }: Outline): Ground =>
+  depth === null
+    ? { kind: 'ring', outerMm: outer * OFF_EDGE, innerMm: inner }
+    : { kind: 'rectangle', halfX: outer * OFF_EDGE, halfY: outer * depth * OFF_EDGE }
+
 function edgePath({ outer, depth }: Outline, inset = 0): Path2D {
   const path = new Path2D()
   const r = outer - inset
@@ -118,7 +126,7 @@ function paintStanding(
       tucked: flower.flower.form === 'leaf' || flower.flower.form === 'vine',
     })),
   )
-  const spots = arrange(guests, outline.outer * 0.96, outline.inner)
+  const spots = arrange(guests, groundOf(outline))
   const byPlaced = new Map(standing.map((d) => [d.flower.placedId, d]))
   // leaves lie beneath the flowers they are tucked under
   for (const tucked of [true, false])
@@ -127,7 +135,7 @@ function paintStanding(
       const d = byPlaced.get(spot.key.slice(0, spot.key.lastIndexOf(' ')))
       if (!d || guest?.tucked !== tucked || i > MOST_DRAWN * 4) return
       ctx.save()
-      ctx.translate(spot.x, spot.y * (outline.depth ?? 1))
+      ctx.translate(spot.x, spot.y)
       ctx.rotate(spot.turn)
       paintFlower(ctx, d.picture.shapes, d.flower.colours)
       ctx.restore()

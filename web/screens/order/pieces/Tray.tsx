@@ -122,6 +122,9 @@ async function setOut(
   )
 }
 
+/** Flowers keep off the rim by this share of the piece. */
+const OFF_RIM = 0.94
+
 function diameterOf(piece: Piece): number {
   return piece.shape.kind === 'cupcake' || piece.shape.kind === 'cookie' ? piece.shape.diameterMm : 0
 }
@@ -142,7 +145,7 @@ async function standing(
       }),
     ),
   )
-  const spots = arrange(guests, (diameterOf(piece) / 2) * 0.94)
+  const spots = arrange(guests, { kind: 'ring', outerMm: (diameterOf(piece) / 2) * OFF_RIM, innerMm: 0 })
   return Promise.all(
     mine.map(async ({ placed, flower, picture }) => {
       const layers = picture.layers.map((l) => l.layer)
