@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from 'vitest/config'
 
 /** Long enough for a search on a machine that has something else to do. */
@@ -25,6 +26,9 @@ export default defineConfig({
           include: ['contract/**/*.test.ts', 'server/**/*.test.ts'],
           globalSetup: ['server/testing/database.ts'],
           isolate: false,
+          // much of it waits for a database or for a server to come up: one more than there are cores keeps them busy
+          maxWorkers: availableParallelism() + 1,
+          sequence: { groupOrder: 1 },
         },
       },
       { test: { ...patience, name: 'web', include: ['web/**/*.test.{ts,tsx}'] } },

@@ -31,19 +31,21 @@ interface TestOptions {
   plans?: PlanPool
 }
 
-/** A pool whose threads load what they need when the first plan is asked for: most tests ask for none. */
-function whenAsked(open: () => PlanPool): PlanPool {
-  let opened: PlanPool | null = null
-  const pool = () => {
-    opened ??= open()
-    return opened
-  }
-  return {
-    plan: (about) => pool().plan(about),
-    table: (about) => pool().table(about),
-    ready: () => pool().ready(),
-    close: async () => opened?.close(),
-  }
+let opened: PlanPool | null = null
+const pool = () => {
+  opened ??= planPool()
+  return opened
+}
+
+/**
+ * One pool for all servers of a test process, begun when the first plan is asked for: its threads take seconds to load, and
+ * know nothing of one server that they could tell another. It ends with the process.
+ */
+const sharedPlans: PlanPool = {
+  plan: (about) => pool().plan(about),
+  table: (about) => pool().table(about),
+  ready: () => pool().ready(),
+  close: async () => {},
 }
 
 /** The whole server on a database of its own in the test cluster. */
@@ -52,7 +54,7 @@ export async function testApi(options: TestOptions = {}) {
   const orm = await connect(databaseUrl)
   await migrate(orm)
   const watch = new DatabaseWatch(databaseUrl)
-  const plans = options.plans ?? whenAsked(planPool)
+  const plans = options.plans ?? sharedPlans
   const app = createApp({
     orm,
     watch,
