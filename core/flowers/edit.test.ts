@@ -18,8 +18,10 @@ import {
 } from './edit.ts'
 import {
   addFloret,
+  changeFloret,
   duplicateFloret,
   floretWidth,
+  isGroup,
   putInFloret,
   removeFloret,
   resizedFloret,
@@ -28,6 +30,7 @@ import {
 import { layerOnTop } from './onTop.ts'
 import { fitFlower } from './resolve.ts'
 import { changeRole, layersOfRole, mergeRole } from './roles.ts'
+import { layerSpots } from './spots.ts'
 import { laid } from './testing.ts'
 
 const daisy = catalogueFlowers.find((f) => f.id === 'daisy')!
@@ -112,6 +115,19 @@ describe('florets', () => {
     expect(removeFloret(two, 'f').layers.map((l) => l.id)).not.toContain(first)
     const all = daisy.layers.reduce((f, l) => putInFloret(f, l.id, 'f'), daisy)
     expect(removeFloret(all, 'f')).toBe(all)
+  })
+
+  it('holds layers together as a group that changes nothing, until it is set elsewhere', () => {
+    const one = putInFloret(daisy, first, 'g', 'group')
+    const two = putInFloret(one, second, 'g')
+    expect(isGroup(two.florets[0]!)).toBe(true)
+    const mm3 = (f: typeof daisy) => fitFlower(f, { sizeMm: null, tips: {} }, tips).measure.volumeMm3
+    const places = (f: typeof daisy) =>
+      fitFlower(f, { sizeMm: null, tips: {} }, tips).layers.map((l, _, all) => layerSpots(l, all).length)
+    expect(mm3(two)).toBeCloseTo(mm3(daisy), 6)
+    expect(places(two)).toEqual(places(daisy))
+    expect(isGroup(changeFloret(two, 'g', { count: 2 }).florets[0]!)).toBe(false)
+    expect(isGroup(putInFloret(daisy, first, 'f').florets[0]!)).toBe(false)
   })
 
   it('is repeated with all of its layers, each set on the copy of what it was set on', () => {

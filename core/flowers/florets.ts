@@ -19,6 +19,13 @@ const begun = (id: string, name: string): Floret => ({
   nodsDeg: 0,
 })
 
+/** Layers that belong together without being set elsewhere: a floret of which there is one, on the axis. */
+const grouped = (id: string): Floret => ({ ...begun(id, 'Group'), count: 1, ringMm: 0, looseDeg: 0 })
+
+/** Whether a floret only holds layers together. */
+export const isGroup = ({ count, ringMm, heightMm, at, looseDeg, nodsDeg }: Floret): boolean =>
+  count === 1 && ringMm === 0 && heightMm === 0 && at.kind === 'ring' && looseDeg === 0 && nodsDeg === 0
+
 /** The layers of a floret as a flower of their own. */
 export function floretAlone(flower: Flower, floretId: string): Flower {
   const layers = flower.layers.filter((l) => l.floretId === floretId).map((l) => ({ ...l, floretId: null }))
@@ -61,12 +68,18 @@ export function addFloret(flower: Flower, other: Flower, newId: () => string): F
   })
 }
 
-/** The flower with a layer in a floret: one that is there, a new one, or none. */
-export function putInFloret(flower: Flower, layerId: string, floretId: string | null): Flower {
+/** The flower with a layer in a floret: one that is there, a new one to be set elsewhere or a new group, or none. */
+export function putInFloret(
+  flower: Flower,
+  layerId: string,
+  floretId: string | null,
+  as: 'floret' | 'group' = 'floret',
+): Flower {
   const isNew = floretId !== null && !flower.florets.some((f) => f.id === floretId)
   const layer = flower.layers.find((l) => l.id === layerId)
   if (!layer) return flower
-  const florets = isNew ? [...flower.florets, begun(floretId, layer.name)] : flower.florets
+  const made = () => (as === 'group' ? grouped(floretId!) : begun(floretId!, layer.name))
+  const florets = isNew ? [...flower.florets, made()] : flower.florets
   return standing({
     ...flower,
     florets,

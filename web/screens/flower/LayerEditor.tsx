@@ -2,7 +2,7 @@ import { Button, Select, Switch } from '@mantine/core'
 import type { z } from 'zod'
 import { stiffnesses } from '#core/common'
 import { changeLayer, duplicateLayer, moveLayer, removeLayer, startingLayer } from '#core/flowers/edit'
-import { putInFloret } from '#core/flowers/florets'
+import { isGroup, putInFloret } from '#core/flowers/florets'
 import { type LoadKind, loadOfKind, loads } from '#core/loads/index'
 import { type Layer, layerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
@@ -158,12 +158,17 @@ export function LayerEditor(props: {
         value={layer.floretId ?? ''}
         data={[
           { value: '', label: 'the flower itself' },
-          ...flower.florets.map((f) => ({ value: f.id, label: `floret: ${f.name}` })),
+          ...flower.florets.map((f) => ({
+            value: f.id,
+            label: `${isGroup(f) ? 'group' : 'floret'}: ${f.name}`,
+          })),
           { value: NEW, label: 'a floret of its own' },
+          { value: GROUP, label: 'a group of its own' },
         ]}
         onChange={(id) => {
-          const floretId = id === '' ? null : id === NEW ? newId() : id
-          draft.edit(`floret ${layer.id}`, (f) => putInFloret(f, layer.id, floretId))
+          const floretId = id === '' ? null : id === NEW || id === GROUP ? newId() : id
+          const as = id === GROUP ? 'group' : 'floret'
+          draft.edit(`floret ${layer.id}`, (f) => putInFloret(f, layer.id, floretId, as))
         }}
       />
       {flower.setting === 'nail' && flower.layers[0]?.id !== layer.id && (
@@ -202,5 +207,6 @@ export function LayerEditor(props: {
   )
 }
 
-/** Stands for a floret that is not there yet. */
+/** Stand for a floret and a group that are not there yet. */
 const NEW = 'new'
+const GROUP = 'group'

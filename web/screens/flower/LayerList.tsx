@@ -2,9 +2,11 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { Fragment } from 'react'
 import { moveLayerTo } from '#core/flowers/edit'
+import { isGroup } from '#core/flowers/florets'
 import { strokesOf } from '#core/model/placeFaults'
 import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
+import { counted } from '#core/units'
 import { Card } from '../../parts/Card.tsx'
 import { useDragSensors } from '../../parts/dragging.ts'
 import { tell } from '../../parts/notify.tsx'
@@ -13,6 +15,7 @@ import { AddMenu } from './AddMenu.tsx'
 import { FloretEditor } from './FloretEditor.tsx'
 import { LayerEditor } from './LayerEditor.tsx'
 import { LayerRow } from './LayerRow.tsx'
+import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
 import { ToolRow } from './ToolRow.tsx'
 import type { FlowerDraft } from './useFlowerDraft.ts'
@@ -32,6 +35,12 @@ export function LayerList(props: {
   const { flower, editable } = draft
   const sensors = useDragSensors()
   const wideMm = picture?.measure.diameterMm ?? 30
+
+  /** All of them, or none where all are muted already. */
+  const muteAll = (ids: readonly string[]) => {
+    const all = ids.every((id) => muted.has(id))
+    for (const id of ids) if (all || !muted.has(id)) mute(id)
+  }
 
   function drop({ active, over }: DragEndEvent) {
     if (!over || active.id === over.id) return
@@ -58,6 +67,7 @@ export function LayerList(props: {
               const floret = flower.florets.find((f) => f.id === layer.floretId)
               const begins = floret && flower.layers.findIndex((l) => l.floretId === floret.id) === i
               const open = layer.id === selected
+              const ofFloret = flower.layers.filter((l) => l.floretId === floret?.id).map((l) => l.id)
               return (
                 <Fragment key={layer.id}>
                   {begins && (
@@ -70,8 +80,17 @@ export function LayerList(props: {
                           onClick={() => select(floret.id)}
                         >
                           <strong>{floret.name}</strong>
-                          <span className="quiet">floret, {floret.count} of them</span>
+                          <span className="quiet">
+                            {isGroup(floret)
+                              ? `group of ${counted(ofFloret.length, 'layer')}`
+                              : `floret, ${floret.count} of them`}
+                          </span>
                         </button>
+                        <MuteButton
+                          name={floret.name}
+                          muted={ofFloret.every((id) => muted.has(id))}
+                          mute={() => muteAll(ofFloret)}
+                        />
                       </div>
                       {floret.id === selected && editable && (
                         <FloretEditor

@@ -1,7 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { ActionIcon, Tooltip } from '@mantine/core'
-import { IconEye, IconEyeOff, IconGripVertical } from '@tabler/icons-react'
+import { IconGripVertical } from '@tabler/icons-react'
 import type { ReactNode } from 'react'
 import type { LayerMeasure } from '#core/flowers/measure'
 import { loadRoles } from '#core/loads/index'
@@ -11,6 +10,7 @@ import { strokeDefinition } from '#core/strokes/index'
 import { shortOpening } from '#core/tips/index'
 import { Dab } from '../../parts/Swatch.tsx'
 import { useWeight } from '../../parts/weight.tsx'
+import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
 
 /** One layer in the list: taken by its grip it is dragged, pressed it opens, muted it is left out of the picture. */
@@ -72,16 +72,7 @@ export function LayerRow(props: {
             {tip ? shortOpening(tip.opening) : layer.tipId}
           </span>
         </button>
-        <Tooltip label={muted ? 'Show it again' : 'Leave it out of the picture and the figures'}>
-          <ActionIcon
-            variant="subtle"
-            aria-label={muted ? `Show ${layer.name}` : `Mute ${layer.name}`}
-            aria-pressed={muted}
-            onClick={props.mute}
-          >
-            {muted ? <IconEyeOff size={18} stroke={1.6} /> : <IconEye size={18} stroke={1.6} />}
-          </ActionIcon>
-        </Tooltip>
+        <MuteButton name={layer.name} muted={muted} mute={props.mute} />
       </div>
       {props.children}
     </li>

@@ -1,5 +1,5 @@
-import { ActionIcon, Button, Select, Tooltip } from '@mantine/core'
-import { IconBrush, IconEye, IconEyeOff, IconHandFinger, IconNeedle } from '@tabler/icons-react'
+import { Button, Select } from '@mantine/core'
+import { IconBrush, IconHandFinger, IconNeedle } from '@tabler/icons-react'
 import type { z } from 'zod'
 import { changeStep, moveStep, removeStep, repeatStep } from '#core/flowers/tooling'
 import type { Layer } from '#core/model/flower'
@@ -14,6 +14,7 @@ import { newId } from '../../parts/newId.ts'
 import { Dab } from '../../parts/Swatch.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { Figure } from './Figure.tsx'
+import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
@@ -48,16 +49,7 @@ export function ToolRow(props: {
             {instruments[step.instrument]}, {whens[step.when]}
           </span>
         </button>
-        <Tooltip label={muted ? 'Do it again' : 'Leave it out of the picture and the figures'}>
-          <ActionIcon
-            variant="subtle"
-            aria-label={muted ? `Show ${step.name}` : `Mute ${step.name}`}
-            aria-pressed={muted}
-            onClick={mute}
-          >
-            {muted ? <IconEyeOff size={18} stroke={1.6} /> : <IconEye size={18} stroke={1.6} />}
-          </ActionIcon>
-        </Tooltip>
+        <MuteButton name={`${step.name} of ${layer.name}`} muted={muted} mute={mute} />
       </div>
       {open && editable && (
         <ToolEditor layer={layer} step={step} draft={draft} strokes={strokes} select={select} />
