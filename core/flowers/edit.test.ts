@@ -4,12 +4,14 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import type { LayerLoad } from '../loads/index.ts'
 import { flowerFaults } from '../model/faults.ts'
 import { flowerSchema, layerSchema } from '../model/flower.ts'
+import { stepKey } from '../model/toolStep.ts'
 import { type StrokeKind, strokes } from '../strokes/index.ts'
 import { blankFlower } from './blank.ts'
 import {
   changeLayer,
   duplicateLayer,
   insertLayer,
+  layerWith,
   lookedAtWithout,
   moveLayer,
   moveLayerTo,
@@ -216,5 +218,39 @@ describe('a layer that is added', () => {
         daisy.layers.map((l) => l.id),
       ),
     ).toBe(daisy)
+  })
+})
+
+describe('tool steps while they are looked at', () => {
+  const pansy = catalogueFlowers.find((f) => f.id === 'pansy')!
+  const [side, lower] = pansy.layers.filter((l) => l.tools.length > 0)
+  const steps = (f: typeof pansy) => f.layers.map((l) => l.tools.length)
+
+  it('are left out one by one, by the layer that they are done to: steps of two layers may share an id', () => {
+    expect(side!.tools[0]!.id).toBe(lower!.tools[0]!.id)
+    const key = stepKey(side!, side!.tools[0]!)
+    const without = lookedAtWithout(pansy, [key])
+    expect(without.layers.find((l) => l.id === side!.id)!.tools).toEqual([])
+    expect(without.layers.find((l) => l.id === lower!.id)).toEqual(lower)
+    expect(steps(pansy).reduce((a, b) => a + b)).toBe(2)
+    // the layer goes with its steps; nothing to leave out is nothing changed
+    expect(lookedAtWithout(pansy, [side!.id]).layers.map((l) => l.id)).not.toContain(side!.id)
+    expect(lookedAtWithout(pansy, [])).toBe(pansy)
+  })
+
+  it('are found with their layer by what the studio calls them', () => {
+    expect(layerWith(pansy, stepKey(lower!, lower!.tools[0]!))?.id).toBe(lower!.id)
+    expect(layerWith(pansy, lower!.id)?.id).toBe(lower!.id)
+    expect(layerWith(pansy, lower!.tools[0]!.id)).toBeUndefined()
+    expect(layerWith(pansy, null)).toBeUndefined()
+  })
+
+  it('go along when a layer is duplicated, and when its flower becomes a floret', () => {
+    const twice = duplicateLayer(pansy, side!.id, 'again')
+    expect(twice.layers.find((l) => l.id === 'again')!.tools).toEqual(side!.tools)
+    let n = 0
+    const host = addFloret(blankFlower('flower', 'Host', 'host'), pansy, () => `n${n++}`)!
+    expect(host.layers.flatMap((l) => l.tools.map((s) => s.name))).toEqual(['Whiskers', 'Whiskers'])
+    expect(flowerSchema.safeParse(host).success).toBe(true)
   })
 })

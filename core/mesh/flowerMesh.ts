@@ -7,6 +7,7 @@ import { type PiledStroke, type PileLayer, workSeed } from '../pile/piled.ts'
 import { onTable, skinRoom } from '../pile/swell.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
 import { skinLaid } from '../solids/strokeSolid.ts'
+import { canBeDone } from '../tools/fits.ts'
 import { markRoom, paintStroke, trimmed } from './painted.ts'
 import { type Paint, paintsOf } from './paints.ts'
 
@@ -58,7 +59,8 @@ export function drawPiles(
         const firstVertex = builder.vertices
         skinLaid(builder, bodies, layer)
         paints.forEach(({ layer: on, work }, i) => {
-          if (on !== layer) return
+          const { stroke: kind, opening } = layers[layer]!
+          if (on !== layer || !canBeDone(work.kind, kind, opening)) return
           const under = { bodies, axis: axisOf(stroke.at), seed: workSeed(stroke) }
           paintStroke(builder, under, firstVertex, work, layers.length + i)
         })

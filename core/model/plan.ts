@@ -255,4 +255,4 @@ export const planSchema = z.object({
 })
 export type Plan = z.infer<typeof planSchema>
 /** A plan without what it advises: all that its figures are. */
-export type PlanFigures = Omit<Plan, 'advice'>
+export type PlanFigures = Omit<Plan, 'advice' | 'cakes'>

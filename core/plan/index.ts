@@ -37,10 +37,11 @@ export class UnplannableOrderError extends Error {
  */
 export function planOrder(order: Order, workshop: Workshop): Plan {
   const { figures, planned } = worked(order, workshop)
-  return { ...figures, advice: advice(planned) }
+  const { at, placements, uses } = planned
+  return { ...figures, cakes: cakes(at, placements, uses), advice: advice(planned) }
 }
 
-/** The same without the advice, for whoever compares one plan with another: it has to look at every flower's pile. */
+/** The same without advice and cakes, for whoever compares one plan with another: both look at flowers' piles. */
 export const planFigures = (order: Order, workshop: Workshop): PlanFigures => worked(order, workshop).figures
 
 function worked(order: Order, workshop: Workshop): { figures: PlanFigures; planned: Planned } {
@@ -67,7 +68,6 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
       margin: sumParts(uses, 'margin'),
       chanceShort: safetyLevels[order.safety].chanceShort,
     },
-    cakes: cakes(at, placements, uses),
     bags: filled,
     sequence,
     conflicts,

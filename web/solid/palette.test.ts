@@ -20,6 +20,23 @@ it('gives every layer its two colours in linear light, with the border between t
   expect(texel(1, 1).slice(0, 3)).toEqual([1, 1, 1])
 })
 
+it('has a column more for every food colour painted on, in the order of the layers, as the mesh numbers them', () => {
+  const { layers, roles } = catalogueFlowers.find((f) => f.id === 'pansy')!
+  const { texels, columns } = flowerPalette(layers, Object.fromEntries(roles.map((r) => [r.id, '#ffffff'])))
+  const painted = layers.filter((l) => l.tools.some((s) => s.paint))
+  expect(painted).toHaveLength(2)
+  expect(columns).toBe(layers.length + 2)
+  for (const column of [layers.length, layers.length + 1])
+    for (const row of [0, 1, 2]) {
+      const [r, g, b] = texels.subarray((row * columns + column) * 4)
+      // #3a2348 in linear light
+      expect(r).toBeCloseTo(0.0423, 3)
+      expect(g).toBeCloseTo(0.0168, 3)
+      expect(b).toBeCloseTo(0.0648, 3)
+    }
+  expect(texels[4 * (columns - 3)]).toBe(1)
+})
+
 it('shades towards white and black and writes in what can be read', () => {
   expect(shade('#808080', 1)).toBe('rgb(255 255 255)')
   expect(shade('#808080', -1)).toBe('rgb(0 0 0)')

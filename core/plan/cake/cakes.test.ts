@@ -4,7 +4,8 @@ import { supportPages } from '../../guides/supportGuide.ts'
 import { type Order, orderSchema } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { newOrder } from '../../orders/new.ts'
-import { planFigures } from '../index.ts'
+import { planOrder } from '../index.ts'
+import { allIn } from '../testing.ts'
 
 const tier = (id: string, diameterMm: number, heightMm: number, coveredMm = 0, more: object = {}) => ({
   ...{ id, name: id, count: 1, flowers: [] },
@@ -19,7 +20,7 @@ const order = (pieces: object[], more: object = {}): Order =>
     ...more,
   })
 const cakesOf = (of: Order, settings: Partial<Workshop['settings']> = {}) =>
-  planFigures(of, { ...starterWorkshop, settings: { ...starterWorkshop.settings, ...settings } }).cakes
+  planOrder(of, { ...starterWorkshop, settings: { ...starterWorkshop.settings, ...settings } }).cakes
 const litres = (diameterMm: number, heightMm: number) => (Math.PI * (diameterMm / 2) ** 2 * heightMm) / 1e6
 
 describe('which tier stands on which', () => {
@@ -47,7 +48,7 @@ describe('what a cake weighs', () => {
     expect(bare!.grams).toBeCloseTo(550 * litres(150, 100), 6)
     const coat = { colourId: 'c', thicknessMm: 4, stiffness: 'medium' }
     const dressed = order([tier('t', 150, 100, 0, { coat, filling: { ...coat, layers: 2 }, count: 3 })])
-    const { cakes, uses } = planFigures(dressed, starterWorkshop)
+    const { cakes, uses } = planOrder(dressed, starterWorkshop)
     const icing = uses.reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
     // a tier of 150 by 100 mm with a coat of 4 mm and two fillings: a kilogram of cake and 0.4 kg of icing
     expect(cakes[0]!.grams).toBeCloseTo(550 * litres(150, 100) + icing / 3, 6)
@@ -62,7 +63,7 @@ describe('the top of a tier that another stands on', () => {
     const lower = tier('low', 220, 100, 150, { coat, crumbCoat: { ...coat, thicknessMm: 1 } })
     const grams = (underUpper: Workshop['settings']['underUpper']) => {
       const settings = { ...starterWorkshop.settings, underUpper }
-      const { uses } = planFigures(order([lower]), { ...starterWorkshop, settings })
+      const { uses } = planOrder(order([lower]), { ...starterWorkshop, settings })
       return ['crumb-coat', 'coat'].map((id) => uses.find((u) => u.id === `low.${id}`)!.parts[0]!.piped)
     }
     const { density } = starterWorkshop.icings.find((i) => i.id === 'butter-sugar')!
@@ -115,6 +116,19 @@ describe('what holds it up', () => {
   it('a base board with room around it, and a box over all of it', () => {
     expect(two(220, 150).base).toEqual({ diameterMm: 320, thickMm: 12 })
     expect(two(220, 150).box).toEqual({ sideMm: 320, highMm: 12 + 110 + 100 + 20 })
+  })
+
+  it('a box over the coat and what stands highest on the top tier, as it is piled', () => {
+    const rose = { id: 'f', placement: { kind: 'each', perPiece: 3 }, ...allIn('rose', 'c') }
+    const coat = { colourId: 'c', thicknessMm: 4, stiffness: 'medium' }
+    const [cake] = cakesOf(
+      order([
+        tier('low', 220, 100, 150, { flowers: [rose] }),
+        tier('top', 150, 90, 0, { coat, flowers: [rose] }),
+      ]),
+    )
+    // a rose is 23.8 mm high, by the library's table
+    expect(cake!.box.highMm).toBeCloseTo(12 + 100 + 90 + 4 + 23.76 + 20, 0)
   })
 
   it('a rod from three tiers on, on a wide one, or where it goes by road', () => {

@@ -32,10 +32,8 @@ function cakeOf(
   const grams = tiers.map((tier) => tierGrams(tier, uses, settings))
   const lowest = tiers[0]!.shape
   const onTop = (tier: Tier) =>
-    Math.max(
-      0,
-      ...placements.filter((p) => p.piece.id === tier.id).map((p) => p.fitted.measure.aimed.heightMm),
-    )
+    (tier.coat?.thicknessMm ?? 0) +
+    Math.max(0, ...placements.filter((p) => p.piece.id === tier.id).map((p) => p.fitted.measure.heightMm))
   const boardMm = lowest.diameterMm + 2 * settings.boardMarginMm
   return {
     pieceIds: tiers.map((t) => t.id),
