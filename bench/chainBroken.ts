@@ -27,7 +27,7 @@ function randomOrder(seed: number): Order {
       count: 1 + Math.floor(random() * 24),
       shape: pick([
         { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
-        { kind: 'tier', diameterMm: 200, heightMm: 100, coveredMm: 0 },
+        { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 },
       ]),
       coat: { colourId: pick(colours).id, thicknessMm: 2, stiffness: 'medium' },
       flowers: Array.from({ length: 1 + Math.floor(random() * 4) }, (_, f) => {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { idSchema, nameSchema } from '#core/common'
 import { orderFileSchema } from '#core/files/orderFile'
-import { orderSchema } from '#core/model/order'
+import { orderFields, orderSchema } from '#core/model/order'
 import { planSchema } from '#core/model/plan'
 import { endpoint } from './endpoint.ts'
 
@@ -62,7 +62,7 @@ export type StoredOrder = z.infer<typeof storedOrderSchema>
 export const importedOrderSchema = storedOrderSchema.extend({ notes: z.array(z.string()) })
 export type ImportedOrder = z.infer<typeof importedOrderSchema>
 
-export const newOrderSchema = z.object({ title: nameSchema, collectAt: orderSchema.shape.collectAt })
+export const newOrderSchema = z.object({ title: nameSchema, collectAt: orderFields.shape.collectAt })
 
 export const orderEndpoints = {
   list: endpoint({

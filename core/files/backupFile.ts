@@ -21,7 +21,8 @@ const deletedAt = moment.nullable()
 export const backupFileSchema = z
   .object({
     format: z.literal('kanten-backup', 'This is not a Kanten backup: "format" must be "kanten-backup".'),
-    schemaVersion: z.literal(1, 'This program reads version 1 of the backup format.'),
+    /** 1 is from when every tier of a cake was a piece by itself. */
+    schemaVersion: z.literal([1, 2], 'This program reads versions 1 and 2 of the backup format.'),
     savedAt: moment,
     /** Null for a bakery that has never changed a setting. */
     settings: settingsSchema.nullable(),

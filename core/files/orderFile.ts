@@ -13,7 +13,8 @@ import type { Workshop } from '../model/workshop.ts'
  */
 export const orderFileSchema = z.object({
   format: z.literal('kanten-order', 'This is not a Kanten order file: "format" must be "kanten-order".'),
-  schemaVersion: z.literal(1, 'This program reads version 1 of the order format.'),
+  /** 1 is from when every tier of a cake was a piece by itself. */
+  schemaVersion: z.literal([1, 2], 'This program reads versions 1 and 2 of the order format.'),
   order: orderSchema,
   flowers: z.array(flowerSchema).max(200).default([]),
   icings: z.array(icingKindSchema).max(50).default([]),
@@ -79,7 +80,7 @@ export function writeOrderFile(order: Order, workshop: Workshop): OrderFile {
   ])
   return {
     format: 'kanten-order',
-    schemaVersion: 1,
+    schemaVersion: 2,
     order,
     flowers,
     icings: workshop.icings.filter((i) => i.source === 'own' && icingIds.has(i.id)),

@@ -49,7 +49,7 @@ describe('another icing kind', () => {
               id: 'p',
               name: 'Cake',
               count: 1,
-              shape: { kind: 'tier', diameterMm: 200, heightMm: 100, coveredMm: 0 },
+              shape: { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 },
               coat: { colourId: 'c', thicknessMm: 3, stiffness: 'medium' },
             },
           ],

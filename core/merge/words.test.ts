@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { orderSchema } from '../model/order.ts'
+import { orderFields } from '../model/order.ts'
 import { settingsSchema } from '../model/workshop.ts'
 import { fieldName, placeWords, valueWords } from './words.ts'
 
@@ -22,7 +22,7 @@ describe('a field’s name', () => {
   })
 
   it('is words for every field of an order and of the settings: no code, no unit', () => {
-    for (const key of [...Object.keys(orderSchema.shape), ...Object.keys(settingsSchema.shape)]) {
+    for (const key of [...Object.keys(orderFields.shape), ...Object.keys(settingsSchema.shape)]) {
       expect(fieldName(key), key).toMatch(/^[A-Z][a-z ]+$/)
       expect(fieldName(key), key).not.toMatch(/ (mm|grams|minutes|deg)$/i)
     }

@@ -1,4 +1,5 @@
 import { strokeDefinition } from '../strokes/index.ts'
+import { surfaceDefinition } from '../surfaces/index.ts'
 import { shortOpening } from '../tips/index.ts'
 import type { Flower, Layer } from './flower.ts'
 import type { Order } from './order.ts'
@@ -61,10 +62,26 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   })
   order.pieces.forEach((piece, p) => {
     if (piece.icingKindId !== null) wantIcing(['pieces', p, 'icingKindId'], piece.icingKindId)
-    for (const key of ['crumbCoat', 'coat', 'filling'] as const) {
-      const spread = piece[key]
-      if (spread) wantColour(['pieces', p, key, 'colourId'], spread.colourId)
-    }
+    const bodies = surfaceDefinition(piece.shape.kind).bodies(piece.shape).length
+    const tiersOnce = new Set<number>()
+    for (const { on, spreads } of [
+      { on: [], spreads: piece },
+      ...piece.ownTiers.map((own, i) => ({ on: ['ownTiers', i], spreads: own })),
+    ])
+      for (const key of ['crumbCoat', 'coat', 'filling'] as const) {
+        const spread = spreads[key]
+        if (spread) wantColour(['pieces', p, ...on, key, 'colourId'], spread.colourId)
+      }
+    piece.ownTiers.forEach(({ tier }, i) => {
+      if (tier >= bodies || tiersOnce.has(tier))
+        say(
+          ['pieces', p, 'ownTiers', i, 'tier'],
+          tier >= bodies
+            ? `${piece.name} has no tier ${tier + 1}. Take its coats out.`
+            : `Tier ${tier + 1} of ${piece.name} is coated twice over. Keep one of the two.`,
+        )
+      tiersOnce.add(tier)
+    })
     repeated(piece.flowers).forEach((i) => {
       say(
         ['pieces', p, 'flowers', i, 'id'],
@@ -80,6 +97,11 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
       }
       if (placed.placement.kind === 'border' && flower.form !== 'border')
         say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
+      if (placed.placement.kind === 'border' && placed.placement.tier >= bodies)
+        say(
+          [...at, 'placement', 'tier'],
+          `${piece.name} has no tier ${placed.placement.tier + 1} for ${flower.name} to run round. Choose another edge.`,
+        )
       for (const [role, colour] of Object.entries(placed.colours))
         wantColour([...at, 'colours', role], colour)
       for (const [role, tone] of Object.entries(placed.twoTone))

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { surfaceSchema } from '../surfaces/index.ts'
 import { layerSchema } from './flower.ts'
+import { joinTiers } from './joinTiers.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
 export const orderColourSchema = z.object({
@@ -39,7 +40,12 @@ export const placementSchema = z.discriminatedUnion('kind', [
       .min(1, 'At least one.')
       .max(500, 'At most 500 on one piece.'),
   }),
-  z.object({ kind: z.literal('border'), edge: z.enum(['top', 'foot']) }),
+  z.object({
+    kind: z.literal('border'),
+    edge: z.enum(['top', 'foot']),
+    /** Of which tier, counted from the lowest; 0 on what has no tiers. */
+    tier: z.number().int().min(0).max(20).default(0),
+  }),
 ])
 
 /** A part of a flower in two tones for one order: the second beside, inside or around the part's own colour. */
@@ -90,6 +96,23 @@ export const placedFlowerSchema = z.object({
 })
 export type PlacedFlower = z.infer<typeof placedFlowerSchema>
 
+/** What is spread on one body of a piece: between its layers, thinly over the crumb, and to be seen. */
+const spreadShape = {
+  /** A first thin coat that holds the crumbs, chilled before the coat goes on. */
+  crumbCoat: coatSchema.nullable().default(null),
+  coat: coatSchema.nullable().default(null),
+  filling: fillingSchema.nullable().default(null),
+}
+
+/** A tier that is filled and coated otherwise than the rest of its cake. */
+export const ownTierSchema = z.object({
+  /** Counted from the lowest, which is 0. */
+  tier: z.number().int('Whole tiers only.').min(0).max(20),
+  ...spreadShape,
+})
+export type OwnTier = z.infer<typeof ownTierSchema>
+export type Spreads = Pick<OwnTier, keyof typeof spreadShape>
+
 export const pieceSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -101,11 +124,9 @@ export const pieceSchema = z.object({
   shape: surfaceSchema,
   /** Icing kind of this piece; null for the order's. */
   icingKindId: idSchema.nullable().default(null),
-  /** A first thin coat that holds the crumbs, chilled before the coat goes on. */
-  crumbCoat: coatSchema.nullable().default(null),
-  coat: coatSchema.nullable().default(null),
-  filling: fillingSchema.nullable().default(null),
-  flowers: z.array(placedFlowerSchema).max(40, 'At most 40 different flowers on a piece.').default([]),
+  ...spreadShape,
+  ownTiers: z.array(ownTierSchema).max(20).default([]),
+  flowers: z.array(placedFlowerSchema).max(80, 'At most 80 different flowers on a piece.').default([]),
 })
 export type Piece = z.infer<typeof pieceSchema>
 
@@ -157,7 +178,8 @@ export const arrangementChoiceSchema = z.object({
 })
 export type ArrangementChoice = z.infer<typeof arrangementChoiceSchema>
 
-export const orderSchema = z.object({
+/** An order field by field, as this version of the model has it. */
+export const orderFields = z.object({
   id: idSchema,
   title: nameSchema,
   customer: z.string().max(120).default(''),
@@ -190,4 +212,7 @@ export const orderSchema = z.object({
   colours: z.array(orderColourSchema).max(60).default([]),
   pieces: z.array(pieceSchema).max(200).default([]),
 })
-export type Order = z.infer<typeof orderSchema>
+
+/** An order, read from whatever earlier version of the model it was stored or sent in. */
+export const orderSchema = z.preprocess(joinTiers, orderFields)
+export type Order = z.infer<typeof orderFields>

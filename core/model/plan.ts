@@ -3,7 +3,7 @@ import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from '../common.
 import { settingSchema } from './flower.ts'
 
 /** Version of the plan's format; a change that old readers would misread raises it. */
-export const planVersion = 2
+export const planVersion = 3
 
 const grams = z.number().min(0)
 
@@ -158,12 +158,11 @@ const boardSchema = z.object({ diameterMm: z.number(), thickMm: z.number() })
 
 /** A cake of one or more tiers, from the lowest up. */
 export const cakeSchema = z.object({
-  pieceIds: z.array(idSchema).describe('Its tiers, the lowest first'),
+  pieceId: idSchema,
   count: z.number().int().describe('Cakes that are alike'),
   grams: grams.describe('One finished cake: cake, fillings, coats and flowers, without boards'),
   tiers: z.array(
     z.object({
-      pieceId: idSchema,
       grams,
       supports: z
         .object({

@@ -3,6 +3,7 @@ import { hexToLab } from '../colour/lab.ts'
 import type { Order, OrderColour, Piece, Safety } from '../model/order.ts'
 import type { Batch, Plan } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
+import { respread } from '../model/spreads.ts'
 import { partGrams } from '../plan/reserve.ts'
 import { newOrder } from './new.ts'
 
@@ -26,18 +27,14 @@ export function mergeOrders(orders: readonly Order[]): Order {
   orders.forEach((order, k) => {
     const merged = new Map(order.colours.map((c) => [c.id, mergeColour(colours, c, prefixOf(k))]))
     const id = (old: string) => `${prefixOf(k)}${old}`.slice(0, 64)
-    const spread = <S extends { colourId: string }>(s: S | null): S | null =>
-      s && { ...s, colourId: merged.get(s.colourId) ?? s.colourId }
+    const to = (colourId: string) => merged.get(colourId) ?? colourId
     for (const piece of order.pieces)
       pieces.push({
-        ...piece,
+        ...respread(piece, to),
         id: id(piece.id),
         name: `${order.title}: ${piece.name}`.slice(0, 80),
         icingKindId: piece.icingKindId ?? order.icingKindId,
-        crumbCoat: spread(piece.crumbCoat),
-        coat: spread(piece.coat),
-        filling: spread(piece.filling),
-        flowers: piece.flowers.map((f) => recoloured(f, (id) => merged.get(id) ?? id)),
+        flowers: piece.flowers.map((f) => recoloured(f, to)),
       })
   })
   return {

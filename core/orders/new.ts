@@ -27,12 +27,13 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
 const starts: Record<SurfaceKind, Omit<Piece, 'id'>> = {
   cupcake: start('Cupcakes', 12, { kind: 'cupcake', diameterMm: 65, domeMm: 8 }),
   cookie: start('Cookies', 12, { kind: 'cookie', diameterMm: 75 }),
-  tier: start('Cake tier', 1, { kind: 'tier', diameterMm: 200, heightMm: 100, coveredMm: 0 }),
+  cake: start('Cake', 1, { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 }),
   sheet: start('Sheet cake', 1, { kind: 'sheet', lengthMm: 400, widthMm: 300, heightMm: 60 }),
 }
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
-  return { name, count, shape, icingKindId: null, crumbCoat: null, coat: null, filling: null, flowers: [] }
+  const spreads = { crumbCoat: null, coat: null, filling: null, ownTiers: [] }
+  return { name, count, shape, icingKindId: null, ...spreads, flowers: [] }
 }
 
 /** A new, bare piece of a kind. */

@@ -74,7 +74,7 @@ describe('putting a flower on a piece', () => {
     for (const f of catalogueFlowers) {
       const placement = placeFlower(bare, 'p', f, counting()).order.pieces[0]!.flowers[0]!.placement
       expect(placement).toEqual(
-        f.form === 'border' ? { kind: 'border', edge: 'top' } : { kind: 'each', perPiece: 1 },
+        f.form === 'border' ? { kind: 'border', edge: 'top', tier: 0 } : { kind: 'each', perPiece: 1 },
       )
     }
   })

@@ -25,7 +25,8 @@ export function placeFlower(
   const placed: PlacedFlower = {
     id: newId(),
     flowerId: flower.id,
-    placement: flower.form === 'border' ? { kind: 'border', edge: 'top' } : { kind: 'each', perPiece: 1 },
+    placement:
+      flower.form === 'border' ? { kind: 'border', edge: 'top', tier: 0 } : { kind: 'each', perPiece: 1 },
     sizeMm: null,
     colours: chosen,
     tips: {},

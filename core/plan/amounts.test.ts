@@ -84,7 +84,7 @@ describe('what is spread with a spatula', () => {
   it('is area times thickness: filling, crumb coat and coat of a tier', () => {
     const spread = { colourId: colour.id, stiffness: 'soft' as const }
     const piece = {
-      ...newPiece('p', 'tier'),
+      ...newPiece('p', 'cake'),
       count: 2,
       filling: { ...spread, thicknessMm: 6, layers: 2 },
       crumbCoat: { ...spread, thicknessMm: 1 },

@@ -33,7 +33,7 @@ const piece = fc.record({
   shape: fc.constantFrom(
     { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
     { kind: 'cookie', diameterMm: 80 },
-    { kind: 'tier', diameterMm: 200, heightMm: 90, coveredMm: 0 },
+    { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 90 }], coveredMm: 0 },
     { kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 50 },
   ),
   icingKindId: fc.constantFrom(null, 'royal', 'meringue-butter'),

@@ -6,6 +6,7 @@ import { loadDefinition } from '../loads/index.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import type { Use } from '../model/plan.ts'
+import { spreadsOn } from '../model/spreads.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
 import { openingSlot } from '../tips/index.ts'
 import { type Lookup, unchosenColourId } from './lookup.ts'
@@ -47,14 +48,16 @@ function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPla
   const perPiece =
     placed.placement.kind === 'each'
       ? placed.placement.perPiece
-      : borderUnits(piece, placed.placement.edge, scaledPitch(flower, fitted))
+      : borderUnits(piece, placed.placement, scaledPitch(flower, fitted))
   return { piece, placed, flower, colours, fitted, perPiece, total: perPiece * piece.count }
 }
 
+type BorderPlacement = Extract<PlacedFlower['placement'], { kind: 'border' }>
+
 /** Whole units of a border that fit round an edge, at least one. */
-function borderUnits(piece: Piece, edgeId: 'top' | 'foot', pitchMm: number): number {
+function borderUnits(piece: Piece, on: BorderPlacement, pitchMm: number): number {
   const edges = surfaceDefinition(piece.shape.kind).edges(piece.shape)
-  const edge = edges.find((e) => e.id === edgeId) ?? edges[0]!
+  const edge = edges.find((e) => e.id === on.edge && e.tier === on.tier) ?? edges[0]!
   return Math.max(1, Math.round(edge.lengthMm / pitchMm))
 }
 
@@ -110,45 +113,48 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
   })
 }
 
-/** What is spread on a piece with a spatula: filling between its layers, the crumb coat, the coat. */
+/** What is spread on a piece with a spatula, body by body: filling between its layers, the crumb coat, the coat. */
 function spreads(at: Lookup, piece: Piece): Use[] {
-  const surface = surfaceDefinition(piece.shape.kind)
-  const seenMm2 = surface.coatAreaMm2(piece.shape)
-  const coveredMm2 = surface.coveredAreaMm2?.(piece.shape) ?? 0
+  const bodies = surfaceDefinition(piece.shape.kind).bodies(piece.shape)
   const { underUpper } = at.workshop.settings
-  const crumbMm2 = seenMm2 + (underUpper === 'none' ? 0 : coveredMm2)
-  const coatMm2 = seenMm2 + (underUpper === 'full' ? coveredMm2 : 0)
-  const { filling, crumbCoat, coat } = piece
-  const fillingMm2 = (surface.fillingAreaMm2?.(piece.shape) ?? 0) * (filling?.layers ?? 0)
-  return [
-    ...(filling && fillingMm2 > 0
-      ? [
-          spreadUse(at, piece, filling, fillingMm2, {
-            id: 'filling',
-            name: 'Filling',
-            words: `${filling.layers} × ${filling.thicknessMm} mm between layers`,
-          }),
-        ]
-      : []),
-    ...(crumbCoat
-      ? [
-          spreadUse(at, piece, crumbCoat, crumbMm2, {
-            id: 'crumb-coat',
-            name: 'Crumb coat',
-            words: `${crumbCoat.thicknessMm} mm crumb coat`,
-          }),
-        ]
-      : []),
-    ...(coat
-      ? [
-          spreadUse(at, piece, coat, coatMm2, {
-            id: 'coat',
-            name: 'Coat',
-            words: `${coat.thicknessMm} mm coat`,
-          }),
-        ]
-      : []),
-  ]
+  return bodies.flatMap((body, tier) => {
+    const { filling, crumbCoat, coat } = spreadsOn(piece, tier)
+    const crumbMm2 = body.seenMm2 + (underUpper === 'none' ? 0 : body.coveredMm2)
+    const coatMm2 = body.seenMm2 + (underUpper === 'full' ? body.coveredMm2 : 0)
+    const fillingMm2 = (body.fillingMm2 ?? 0) * (filling?.layers ?? 0)
+    const on = (id: string, name: string, words: string) => ({
+      id: tier === 0 ? id : `${id}.${tier}`,
+      name,
+      words: body.label ? `${words}, ${body.label}` : words,
+    })
+    return [
+      ...(filling && fillingMm2 > 0
+        ? [
+            spreadUse(
+              at,
+              piece,
+              filling,
+              fillingMm2,
+              on('filling', 'Filling', `${filling.layers} × ${filling.thicknessMm} mm between layers`),
+            ),
+          ]
+        : []),
+      ...(crumbCoat
+        ? [
+            spreadUse(
+              at,
+              piece,
+              crumbCoat,
+              crumbMm2,
+              on('crumb-coat', 'Crumb coat', `${crumbCoat.thicknessMm} mm crumb coat`),
+            ),
+          ]
+        : []),
+      ...(coat
+        ? [spreadUse(at, piece, coat, coatMm2, on('coat', 'Coat', `${coat.thicknessMm} mm coat`))]
+        : []),
+    ]
+  })
 }
 
 function spreadUse(

@@ -76,11 +76,14 @@ describe('a bag', () => {
 
 describe('a lower tier', () => {
   it('is coated only where it is seen; what is covered is counted apart', () => {
-    const { coatAreaMm2, coveredAreaMm2 } = surfaceDefinition('tier')
-    const tier = { kind: 'tier' as const, diameterMm: 200, heightMm: 100, coveredMm: 150 }
+    const [body] = surfaceDefinition('cake').bodies({
+      kind: 'cake',
+      tiers: [{ diameterMm: 200, heightMm: 100 }],
+      coveredMm: 150,
+    })
     // side π·200·100, top π·100² less π·75²
-    expect(coatAreaMm2(tier)).toBeCloseTo(Math.PI * (20_000 + 10_000 - 5625), 6)
-    expect(coveredAreaMm2!(tier)).toBeCloseTo(Math.PI * 5625, 6)
+    expect(body!.seenMm2).toBeCloseTo(Math.PI * (20_000 + 10_000 - 5625), 6)
+    expect(body!.coveredMm2).toBeCloseTo(Math.PI * 5625, 6)
   })
 })
 

@@ -1,6 +1,7 @@
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
 import type { PlanFigures, Remedy } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
+import { respread } from '../model/spreads.ts'
 
 /** A coat just thick enough that no cake shows. */
 const THIN_COAT_MM = 1.5
@@ -63,12 +64,7 @@ export function replaceColour(order: Order, fromId: string, intoId: string): Ord
   return {
     ...swapped,
     colours: order.colours.filter((c) => c.id !== fromId),
-    pieces: swapped.pieces.map((p) => ({
-      ...p,
-      crumbCoat: p.crumbCoat && { ...p.crumbCoat, colourId: swap(p.crumbCoat.colourId) },
-      coat: p.coat && { ...p.coat, colourId: swap(p.coat.colourId) },
-      filling: p.filling && { ...p.filling, colourId: swap(p.filling.colourId) },
-    })),
+    pieces: swapped.pieces.map((p) => respread(p, swap)),
   }
 }
 

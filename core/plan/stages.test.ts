@@ -110,6 +110,6 @@ describe('placing a flower', () => {
   })
   it('gives every role a colour, so that nothing is left to choose', () => {
     for (const flower of starterWorkshop.flowers)
-      expect(plan(orderOf('tier', [flower.id])).advice.map((a) => a.code)).not.toContain('colour-not-chosen')
+      expect(plan(orderOf('cake', [flower.id])).advice.map((a) => a.code)).not.toContain('colour-not-chosen')
   })
 })

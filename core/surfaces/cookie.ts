@@ -14,11 +14,10 @@ export const cookie: SurfaceDefinition<typeof schema> = {
   label: 'cookie',
   plural: 'cookies',
   schema,
-  coatAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
+  bodies: (s) => [{ label: '', seenMm2: (Math.PI * s.diameterMm ** 2) / 4, coveredMm2: 0, fillingMm2: null }],
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
-  fillingAreaMm2: null,
   topRiseMm: () => 0,
-  edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', lengthMm: Math.PI * s.diameterMm }],
   describe: (s, length) => `${length(s.diameterMm)} round`,
 }

@@ -17,11 +17,17 @@ export const cupcake: SurfaceDefinition<typeof schema> = {
   plural: 'cupcakes',
   schema,
   // spherical cap: pi (a² + h²)
-  coatAreaMm2: (s) => Math.PI * ((s.diameterMm / 2) ** 2 + s.domeMm ** 2),
+  bodies: (s) => [
+    {
+      label: '',
+      seenMm2: Math.PI * ((s.diameterMm / 2) ** 2 + s.domeMm ** 2),
+      coveredMm2: 0,
+      fillingMm2: null,
+    },
+  ],
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
-  fillingAreaMm2: null,
   topRiseMm: (s) => s.domeMm,
-  edges: (s) => [{ id: 'top', label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', lengthMm: Math.PI * s.diameterMm }],
   describe: (s, length) => `${length(s.diameterMm)}, ${s.domeMm > 0 ? `domed ${length(s.domeMm)}` : 'flat'}`,
 }

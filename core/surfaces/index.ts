@@ -1,18 +1,18 @@
 import { z } from 'zod'
+import { cake } from './cake.ts'
 import { cookie } from './cookie.ts'
 import { cupcake } from './cupcake.ts'
 import { sheet } from './sheet.ts'
 import type { SurfaceDefinition } from './surface.ts'
-import { tier } from './tier.ts'
 
 /** Every kind of piece. */
-export const surfaces = { cupcake, cookie, tier, sheet }
+export const surfaces = { cupcake, cookie, cake, sheet }
 export type SurfaceKind = keyof typeof surfaces
 
 export const surfaceSchema = z.discriminatedUnion('kind', [
   cupcake.schema,
   cookie.schema,
-  tier.schema,
+  cake.schema,
   sheet.schema,
 ])
 export type Surface = z.infer<typeof surfaceSchema>
@@ -20,4 +20,11 @@ export type Surface = z.infer<typeof surfaceSchema>
 /** The definition behind any piece's shape. */
 export function surfaceDefinition(kind: SurfaceKind): SurfaceDefinition {
   return surfaces[kind] as unknown as SurfaceDefinition
+}
+
+/** Area in mm² of a piece that is seen when it is coated and bare. */
+export function seenAreaMm2(shape: Surface): number {
+  return surfaceDefinition(shape.kind)
+    .bodies(shape)
+    .reduce((sum, body) => sum + body.seenMm2, 0)
 }

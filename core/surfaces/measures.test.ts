@@ -60,7 +60,7 @@ const HAND: [
   ],
   [
     'a top tier: π 75² + π 150 · 100',
-    { kind: 'tier', diameterMm: 150, heightMm: 100, coveredMm: 0 },
+    { kind: 'cake', tiers: [{ diameterMm: 150, heightMm: 100 }], coveredMm: 0 },
     {
       coat: 64795.35,
       crumb: 64795.35,
@@ -74,7 +74,7 @@ const HAND: [
   ],
   [
     'a lower tier under one of 150: its covered disc is not coated, only crumb-coated; its side is its widest place',
-    { kind: 'tier', diameterMm: 230, heightMm: 100, coveredMm: 150 },
+    { kind: 'cake', tiers: [{ diameterMm: 230, heightMm: 100 }], coveredMm: 150 },
     {
       coat: 113804.2 - 17671.46,
       crumb: 113804.2,
@@ -88,7 +88,7 @@ const HAND: [
   ],
   [
     'a low and wide lower tier: the ring that is left is the widest place',
-    { kind: 'tier', diameterMm: 400, heightMm: 60, coveredMm: 200 },
+    { kind: 'cake', tiers: [{ diameterMm: 400, heightMm: 60 }], coveredMm: 200 },
     {
       coat: 201061.93 - 31415.93,
       crumb: 201061.93,
@@ -98,6 +98,27 @@ const HAND: [
       rise: 0,
       edges: { top: 1256.64, foot: 1256.64 },
       said: '400 × 60 mm',
+    },
+  ],
+  [
+    'two tiers, 150 on 230 by 100: both as above, together',
+    {
+      kind: 'cake',
+      tiers: [
+        { diameterMm: 230, heightMm: 100 },
+        { diameterMm: 150, heightMm: 100 },
+      ],
+      coveredMm: 0,
+    },
+    {
+      coat: 113804.2 - 17671.46 + 64795.35,
+      crumb: 113804.2 + 64795.35,
+      top: 113804.2 - 17671.46 + 64795.35,
+      across: 150,
+      filling: 41547.56 + 17671.46,
+      rise: 0,
+      edges: { top: 722.57, foot: 722.57, 'top 1': 471.24, 'foot 1': 471.24 },
+      said: '150 × 100 mm on 230 × 100 mm',
     },
   ],
   [
@@ -116,6 +137,8 @@ const HAND: [
   ],
 ]
 
+const cake = (diameterMm: number, heightMm: number) => ({ tiers: [{ diameterMm, heightMm }] })
+
 describe('what is asked of a piece', () => {
   it('is asked of every kind here', () => {
     expect([...new Set(HAND.map(([, shape]) => shape.kind))].sort()).toEqual(Object.keys(surfaces).sort())
@@ -125,14 +148,30 @@ describe('what is asked of a piece', () => {
     const surface = surfaceDefinition(shape.kind)
     const near = (now: number, then: number) =>
       expect(now).toBeCloseTo(then, -Math.log10(then / 1e5) > 1 ? 1 : 0)
-    near(surface.coatAreaMm2(shape), wanted.coat)
-    near(surface.coatAreaMm2(shape) + (surface.coveredAreaMm2?.(shape) ?? 0), wanted.crumb)
+    const bodies = surface.bodies(shape)
+    const sum = (of: (b: (typeof bodies)[number]) => number) => bodies.reduce((all, b) => all + of(b), 0)
+    near(
+      sum((b) => b.seenMm2),
+      wanted.coat,
+    )
+    near(
+      sum((b) => b.seenMm2 + b.coveredMm2),
+      wanted.crumb,
+    )
     near(surface.topAreaMm2(shape), wanted.top)
     expect(surface.topAcrossMm(shape)).toBe(wanted.across)
-    if (wanted.filling === null) expect(surface.fillingAreaMm2).toBeNull()
-    else near(surface.fillingAreaMm2!(shape), wanted.filling)
+    if (wanted.filling === null) expect(bodies.map((b) => b.fillingMm2)).toEqual([null])
+    else
+      near(
+        sum((b) => b.fillingMm2!),
+        wanted.filling,
+      )
     expect(surface.topRiseMm(shape)).toBe(wanted.rise)
-    const edges = Object.fromEntries(surface.edges(shape).map((e) => [e.id, Number(e.lengthMm.toFixed(2))]))
+    const edges = Object.fromEntries(
+      surface
+        .edges(shape)
+        .map((e) => [e.tier > 0 ? `${e.id} ${e.tier}` : e.id, Number(e.lengthMm.toFixed(2))]),
+    )
     expect(edges).toEqual(wanted.edges)
     expect(surface.describe(shape, (mm) => `${mm} mm`).replaceAll(' mm ×', ' ×')).toBe(wanted.said)
   })
@@ -144,9 +183,12 @@ describe('what is asked of a piece', () => {
       ['cupcake', { diameterMm: 60, domeMm: 41 }, 'domeMm'],
       ['cookie', { diameterMm: 19 }, 'diameterMm'],
       ['cookie', { diameterMm: 251 }, 'diameterMm'],
-      ['tier', { diameterMm: 601, heightMm: 90 }, 'diameterMm'],
-      ['tier', { diameterMm: 200, heightMm: 19 }, 'heightMm'],
-      ['tier', { diameterMm: 200, heightMm: 401 }, 'heightMm'],
+      ['cake', cake(601, 90), 'tiers.0.diameterMm'],
+      ['cake', cake(200, 19), 'tiers.0.heightMm'],
+      ['cake', cake(200, 401), 'tiers.0.heightMm'],
+      ['cake', { tiers: [] }, 'tiers'],
+      ['cake', { tiers: [...cake(150, 90).tiers, ...cake(151, 90).tiers] }, 'tiers.1.diameterMm'],
+      ['cake', { ...cake(150, 90), coveredMm: 601 }, 'coveredMm'],
       ['sheet', { lengthMm: 59, widthMm: 200, heightMm: 50 }, 'lengthMm'],
       ['sheet', { lengthMm: 200, widthMm: 1201, heightMm: 50 }, 'widthMm'],
       ['sheet', { lengthMm: 200, widthMm: 200, heightMm: 201 }, 'heightMm'],
@@ -164,7 +206,6 @@ describe('what is asked of a piece', () => {
     const limits: [Surface['kind'], Record<string, [least: number, most: number]>][] = [
       ['cupcake', { diameterMm: [30, 110], domeMm: [0, 40] }],
       ['cookie', { diameterMm: [20, 250] }],
-      ['tier', { diameterMm: [60, 600], heightMm: [20, 400], coveredMm: [0, 600] }],
       ['sheet', { lengthMm: [60, 1200], widthMm: [60, 1200], heightMm: [10, 200] }],
     ]
     for (const [kind, measures] of limits)
@@ -182,11 +223,16 @@ describe('what is asked of a piece', () => {
   })
 })
 
-it('a tier is the top one until somebody says what stands on it: nothing of it is covered', () => {
-  const { schema, coveredAreaMm2, topAcrossMm } = surfaces.tier
-  const top = schema.parse({ kind: 'tier', diameterMm: 150, heightMm: 100 })
-  expect(schema.parse({ ...top, coveredMm: 0 })).toEqual(top)
+it('a cake has nothing on its top tier until somebody says so; tiers may be as wide as each other, and as many as eight', () => {
+  const { schema, bodies, topAcrossMm } = surfaces.cake
+  const top = schema.parse({ kind: 'cake', ...cake(150, 100) })
   expect(top.coveredMm).toBe(0)
-  expect(coveredAreaMm2?.(top)).toBe(0)
+  expect(bodies(top)[0]!.coveredMm2).toBe(0)
   expect(topAcrossMm(top)).toBe(150)
+  const high = (of: number) => ({
+    kind: 'cake',
+    tiers: Array.from({ length: of }, () => cake(60, 20).tiers[0]),
+  })
+  expect(schema.safeParse(high(8)).success).toBe(true)
+  expect(schema.safeParse(high(9)).success).toBe(false)
 })

@@ -19,14 +19,20 @@ export const sheet: SurfaceDefinition<typeof schema> = {
   label: 'sheet cake',
   plural: 'sheet cakes',
   schema,
-  coatAreaMm2: (s) => s.lengthMm * s.widthMm + 2 * (s.lengthMm + s.widthMm) * s.heightMm,
+  bodies: (s) => [
+    {
+      label: '',
+      seenMm2: s.lengthMm * s.widthMm + 2 * (s.lengthMm + s.widthMm) * s.heightMm,
+      coveredMm2: 0,
+      fillingMm2: s.lengthMm * s.widthMm,
+    },
+  ],
   topAreaMm2: (s) => s.lengthMm * s.widthMm,
   topAcrossMm: (s) => Math.min(s.lengthMm, s.widthMm),
-  fillingAreaMm2: (s) => s.lengthMm * s.widthMm,
   topRiseMm: () => 0,
   edges: (s) => [
-    { id: 'top', label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
-    { id: 'foot', label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
+    { id: 'top', tier: 0, label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
+    { id: 'foot', tier: 0, label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
   ],
   describe: (s, length) => `${length(s.lengthMm)} × ${length(s.widthMm)} × ${length(s.heightMm)}`,
 }

@@ -3,8 +3,22 @@ import type { z } from 'zod'
 /** Where a border can run on a piece. */
 export interface Edge {
   id: 'top' | 'foot'
+  /** Of which tier, counted from the lowest; 0 for what has no tiers. */
+  tier: number
   label: string
   lengthMm: number
+}
+
+/** What is filled and coated by itself: a whole cookie, each tier of a cake. */
+export interface Body {
+  /** "lower tier"; nothing where a piece is one body. */
+  label: string
+  /** Area in mm² that a coat covers: what will be seen. */
+  seenMm2: number
+  /** Area in mm² besides that something else will stand on. */
+  coveredMm2: number
+  /** Area in mm² of one layer of filling; null for what has no layers. */
+  fillingMm2: number | null
 }
 
 /** One kind of piece: its measures and what follows from them. */
@@ -12,16 +26,12 @@ export interface SurfaceDefinition<S extends z.ZodObject = z.ZodObject> {
   label: string
   plural: string
   schema: S
-  /** Area in mm² that a coat covers: what will be seen. */
-  coatAreaMm2(shape: z.infer<S>): number
-  /** Area in mm² besides that another tier will stand on; none where nothing can. */
-  coveredAreaMm2?(shape: z.infer<S>): number
-  /** Area in mm² seen from above on which flowers can stand. */
+  /** From the lowest up; at least one. */
+  bodies(shape: z.infer<S>): Body[]
+  /** Area in mm² on which flowers can stand. */
   topAreaMm2(shape: z.infer<S>): number
   /** The widest circle in mm that fits on top. */
   topAcrossMm(shape: z.infer<S>): number
-  /** Area in mm² of one layer of filling; null for what has no layers. */
-  fillingAreaMm2: ((shape: z.infer<S>) => number) | null
   /** How far the bare top rises above the rim or top edge, mm. */
   topRiseMm(shape: z.infer<S>): number
   edges(shape: z.infer<S>): Edge[]

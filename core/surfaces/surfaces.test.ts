@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arrange, type Guest } from './arrange.ts'
-import { type Surface, surfaceDefinition, surfaceSchema } from './index.ts'
+import { type Surface, seenAreaMm2, surfaceDefinition, surfaceSchema } from './index.ts'
 
-const area = (s: Surface) => surfaceDefinition(s.kind).coatAreaMm2(s)
+const area = seenAreaMm2
 const edge = (s: Surface, id: string) =>
   surfaceDefinition(s.kind)
     .edges(s)
@@ -16,7 +16,7 @@ describe('areas and edges by hand', () => {
     ['a cookie: π 40²', { kind: 'cookie', diameterMm: 80 }, 5026.5],
     [
       'a tier, top and side: π 100² + π 200 · 90',
-      { kind: 'tier', diameterMm: 200, heightMm: 90, coveredMm: 0 },
+      { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 90 }], coveredMm: 0 },
       87964.6,
     ],
     [
@@ -33,14 +33,18 @@ describe('areas and edges by hand', () => {
 
   it('what an upper tier covers cannot carry flowers', () => {
     const top = (coveredMm: number) =>
-      surfaceDefinition('tier').topAreaMm2({ kind: 'tier', diameterMm: 200, heightMm: 90, coveredMm })
+      surfaceDefinition('cake').topAreaMm2({
+        kind: 'cake',
+        tiers: [{ diameterMm: 200, heightMm: 90 }],
+        coveredMm,
+      })
     expect(top(0) - top(120)).toBeCloseTo((Math.PI * 120 ** 2) / 4, 6)
   })
 
   it('impossible measures are refused in words', () => {
-    const bad = surfaceSchema.safeParse({ kind: 'tier', diameterMm: 20, heightMm: 90 })
+    const bad = surfaceSchema.safeParse({ kind: 'cake', tiers: [{ diameterMm: 20, heightMm: 90 }] })
     expect(bad.error?.issues[0]).toMatchObject({
-      path: ['diameterMm'],
+      path: ['tiers', 0, 'diameterMm'],
       message: 'A tier is at least 60 mm across.',
     })
   })

@@ -38,7 +38,7 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
     unread.push({ table: 'settings', row: { id: SETTINGS_ID, values: settings.values } })
   return {
     format: 'kanten-backup',
-    schemaVersion: 1,
+    schemaVersion: 2,
     savedAt: now.toISOString(),
     settings: readSettings?.success ? readSettings.data : null,
     demoLoadedAt: iso(settings?.demoLoadedAt),

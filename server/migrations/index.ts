@@ -2,6 +2,7 @@ import { Migration001FirstTables } from './001FirstTables.ts'
 import { Migration002Weighings } from './002Weighings.ts'
 import { Migration003Dyes } from './003Dyes.ts'
 import { Migration004WholeDocuments } from './004WholeDocuments.ts'
+import { Migration005CakesOfTiers } from './005CakesOfTiers.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
 export const migrations = [
@@ -9,4 +10,5 @@ export const migrations = [
   { name: '002Weighings', class: Migration002Weighings },
   { name: '003Dyes', class: Migration003Dyes },
   { name: '004WholeDocuments', class: Migration004WholeDocuments },
+  { name: '005CakesOfTiers', class: Migration005CakesOfTiers },
 ]

@@ -91,6 +91,7 @@ describe('the size of an order', () => {
         crumbCoat: null,
         coat: null,
         filling: null,
+        ownTiers: [],
         flowers: Array.from({ length: Math.min(40, flowers - 40 * p) }, (_, i) => placed(i)),
       })),
     }

@@ -251,7 +251,7 @@ describe('the list of orders', () => {
         (o: { id: string }) => o.id === order.id,
       )
     expect(await row()).toMatchObject({
-      pieces: 74,
+      pieces: 73,
       colours: order.colours.map((c: { hex: string }) => c.hex),
     })
     const pieces = order.pieces.slice(0, 1).map((p: object) => ({ ...p, count: 5 }))

@@ -61,7 +61,11 @@ function outlineOf(shape: Piece['shape']): Outline {
     const long = Math.max(shape.lengthMm, shape.widthMm)
     return { outer: long / 2, inner: 0, depth: Math.min(shape.lengthMm, shape.widthMm) / long }
   }
-  return { outer: shape.diameterMm / 2, inner: shape.kind === 'tier' ? shape.coveredMm / 2 : 0, depth: null }
+  if (shape.kind === 'cake') {
+    const above = shape.tiers[1]?.diameterMm ?? shape.coveredMm
+    return { outer: shape.tiers[0]!.diameterMm / 2, inner: above / 2, depth: null }
+  }
+  return { outer: shape.diameterMm / 2, inner: 0, depth: null }
 }
 
 /** Flowers keep off the edge by this share of the piece. */

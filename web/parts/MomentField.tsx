@@ -1,6 +1,6 @@
 import { DatePickerInput, TimePicker } from '@mantine/dates'
 import { useEffect, useState } from 'react'
-import { orderSchema } from '#core/model/order'
+import { orderFields } from '#core/model/order'
 import { longDay, useCalendar } from './calendar.ts'
 import css from './MomentField.module.css'
 import { skippedTo } from './time.ts'
@@ -30,7 +30,7 @@ export function MomentField(props: {
   function accept(nextDay: string | null, nextTime: string) {
     setDay(nextDay)
     setTime(nextTime)
-    const parsed = orderSchema.shape.collectAt.safeParse(`${nextDay}T${nextTime}`)
+    const parsed = orderFields.shape.collectAt.safeParse(`${nextDay}T${nextTime}`)
     if (!parsed.success) return setError('Give the day and the time.')
     const shown = skippedTo(parsed.data)
     if (shown)

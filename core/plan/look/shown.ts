@@ -2,7 +2,7 @@ import { hexToLab, type LabD65 } from '../../colour/lab.ts'
 import { seenFromAbove } from '../../flowers/seen.ts'
 import type { Piece } from '../../model/order.ts'
 import type { Texture } from '../../strokes/stroke.ts'
-import { surfaceDefinition } from '../../surfaces/index.ts'
+import { seenAreaMm2 } from '../../surfaces/index.ts'
 import type { FittedPlacement } from '../demand.ts'
 import { type Lookup, unchosenColourId } from '../lookup.ts'
 
@@ -24,7 +24,7 @@ export interface ShownFlower {
 /** What a piece shows: areas in mm² by colour and by texture, and what else the eye counts. */
 export interface ShownPiece {
   pieceId: string
-  /** How much of the order's look it is: its area, all of its kind, tiers twice. */
+  /** How much of the order's look it is: its area, all of its kind, cakes twice. */
   weight: number
   colours: Map<string, { lab: LabD65; mm2: number }>
   textures: Map<ShownTexture, number>
@@ -37,8 +37,8 @@ export interface ShownPiece {
 /** What was spread is looked through to what stands on it: so much of it counts. */
 const COAT_COLOUR = 0.4
 const COAT_TEXTURE = 0.25
-/** A tier stands in the middle of the table, and is looked at from all round. */
-const TIER_COUNTS = 2
+/** A cake stands in the middle of the table, and is looked at from all round. */
+const CAKE_COUNTS = 2
 /** A piece without a coat is baked: the colour of its crust. */
 const CRUST_HEX = '#c89b6a'
 
@@ -54,8 +54,7 @@ export function shownPieces(at: Lookup, placements: readonly FittedPlacement[]):
 }
 
 function shownPiece(at: Lookup, piece: Piece, placements: readonly FittedPlacement[]): ShownPiece {
-  const surface = surfaceDefinition(piece.shape.kind)
-  const area = surface.coatAreaMm2(piece.shape)
+  const area = seenAreaMm2(piece.shape)
   const seen = placements.map((p) => ({ ...p, seen: seenFromAbove(p.fitted.layers) }))
   const laid = seen.reduce((sum, p) => sum + p.perPiece * p.seen.areaMm2, 0)
   // flowers that are laid at random lie over one another: what they hide grows ever more slowly
@@ -81,7 +80,7 @@ function shownPiece(at: Lookup, piece: Piece, placements: readonly FittedPlaceme
   addTexture('smooth', COAT_TEXTURE * bare)
   return {
     pieceId: piece.id,
-    weight: area * piece.count * (piece.shape.kind === 'tier' ? TIER_COUNTS : 1),
+    weight: area * piece.count * (piece.shape.kind === 'cake' ? CAKE_COUNTS : 1),
     colours,
     textures,
     flowers: seen.map((p) => ({

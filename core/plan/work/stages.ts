@@ -17,7 +17,7 @@ const ofSpread: Record<string, number> = { filling: STAGE.filling, 'crumb-coat':
 
 /** Where in the work on its piece a use comes; for a flower on a nail, when it is lifted on. */
 export function stageOf(use: Use): number {
-  if (use.form === 'coat') return ofSpread[use.id.slice(use.pieceId.length + 1)] ?? STAGE.coat
+  if (use.form === 'coat') return ofSpread[use.id.slice(use.pieceId.length + 1).split('.')[0]!] ?? STAGE.coat
   return use.setting === 'nail' ? STAGE.lifted : ofForm[use.form]
 }
 

@@ -24,6 +24,8 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   const kindOf = new Map(at.order.pieces.map((p) => [p.id, p.shape.kind]))
   const setsBy = (use: Use) => (settingOf(at.icing(use.icingKindId)) === 'drying' ? 'dry' : 'chill')
   const made: WorkStep[] = []
+  /** Which kind of coat was set last. */
+  let chilled: number | null = null
   const toLift = new Map<string, Map<string, Use[]>>()
   const liftOnto = (pieceId: string, colourId: string | null) => {
     const lifts = [...(toLift.get(pieceId) ?? [])]
@@ -46,7 +48,10 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
     const useIds = step.uses.map((u) => u.id)
     if (first.form === 'coat') {
       made.push({ kind: 'spread', pieceIds: [pieceId], useIds, bagNumbers: [], repeats: 1, colourId })
-      if (chills(first, kindOf.get(pieceId)!)) chill(made, setsBy(first), pieceId, colourId)
+      if (chills(first, kindOf.get(pieceId)!)) {
+        chill(made, setsBy(first), pieceId, colourId, stageOf(first) === chilled)
+        chilled = stageOf(first)
+      }
       continue
     }
     if (stageOf(first) === STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
@@ -77,15 +82,22 @@ const workedLate = (uses: readonly Use[]): string[] => [
 /** A crumb coat is chilled before the coat goes on; a coat before a cake is decorated. */
 function chills(use: Use, kind: Piece['shape']['kind']): boolean {
   const stage = stageOf(use)
-  return stage === STAGE.crumbCoat || (stage === STAGE.coat && (kind === 'tier' || kind === 'sheet'))
+  return stage === STAGE.crumbCoat || (stage === STAGE.coat && (kind === 'cake' || kind === 'sheet'))
 }
 
-/** Pieces that are spread one after the other set together. */
-function chill(made: WorkStep[], kind: 'chill' | 'dry', pieceId: string, colourId: string | null): void {
+/** What is spread one after the other sets together: pieces, and tiers of a piece where it is the same coat of each. */
+function chill(
+  made: WorkStep[],
+  kind: 'chill' | 'dry',
+  pieceId: string,
+  colourId: string | null,
+  sameCoat: boolean,
+): void {
   const last = made.at(-2)
-  if (last?.kind === kind && !last.pieceIds.includes(pieceId)) {
+  const again = last?.pieceIds.includes(pieceId) ?? false
+  if (last?.kind === kind && (!again || sameCoat)) {
     made.splice(made.length - 2, 1)
-    made.push({ ...last, pieceIds: [...last.pieceIds, pieceId] })
+    made.push(again ? last : { ...last, pieceIds: [...last.pieceIds, pieceId] })
   } else
     made.push({
       kind,

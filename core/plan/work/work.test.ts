@@ -88,7 +88,7 @@ describe('the order of work', () => {
           id: 'cake',
           name: 'Cake',
           count: 1,
-          shape: { kind: 'tier', diameterMm: 200, heightMm: 100, coveredMm: 0 },
+          shape: { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 },
           crumbCoat: { colourId: 'c', thicknessMm: 1, stiffness: 'medium' },
           coat: { colourId: 'c', thicknessMm: 3, stiffness: 'medium' },
           filling: { colourId: 'c', thicknessMm: 4, layers: 2, stiffness: 'medium' },

@@ -5,7 +5,8 @@ import { useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
-import { surfaceDefinition } from '#core/surfaces/index'
+import type { Piece } from '#core/model/order'
+import { type SurfaceKind, surfaceDefinition } from '#core/surfaces/index'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
 import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
@@ -110,15 +111,13 @@ function Order() {
 
 const travelWords = { collected: 'collected', delivered: 'delivered', onSite: 'made on site for' }
 
-function pieceWords(
-  pieces: readonly { shape: { kind: 'cupcake' | 'cookie' | 'tier' | 'sheet' }; count: number }[],
-) {
-  const kinds = new Map<string, number>()
+function pieceWords(pieces: readonly Pick<Piece, 'shape' | 'count'>[]) {
+  const kinds = new Map<SurfaceKind, number>()
   for (const { shape, count } of pieces) kinds.set(shape.kind, (kinds.get(shape.kind) ?? 0) + count)
   if (kinds.size === 0) return 'no pieces yet'
   return [...kinds]
     .map(([kind, count]) => {
-      const { label, plural } = surfaceDefinition(kind as 'cupcake')
+      const { label, plural } = surfaceDefinition(kind)
       return counted(count, label, plural)
     })
     .join(' · ')

@@ -2,7 +2,7 @@ import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { useState } from 'react'
 import { allergenSchema, allergenWords } from '#core/common'
 import type { IcingKind } from '#core/model/icing'
-import { type Order, orderSchema, type Safety } from '#core/model/order'
+import { type Order, orderFields, type Safety } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { allergenProof } from '#core/plan/proof'
 import { safetyChoices } from '#core/plan/reserve'
@@ -20,7 +20,7 @@ import { IcingChange } from './IcingChange.tsx'
 import { Proof } from './Proof.tsx'
 import { Quote } from './Quote.tsx'
 
-const shape = orderSchema.shape
+const shape = orderFields.shape
 
 /** What, for whom, for when, what must not be in it; and beside it what that comes to. */
 export function Brief() {

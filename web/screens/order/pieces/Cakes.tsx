@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core'
 import { supportPages } from '#core/guides/supportGuide'
 import type { Cake } from '#core/model/plan'
+import { isCake } from '#core/orders/tiers'
+import { type CakeTier, tierName } from '#core/surfaces/cake'
 import { counted } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
@@ -16,7 +18,7 @@ export function Cakes() {
   return (
     <>
       {plan.cakes.map((cake) => (
-        <CakeCard key={cake.pieceIds.join()} cake={cake} />
+        <CakeCard key={cake.pieceId} cake={cake} />
       ))}
     </>
   )
@@ -26,17 +28,16 @@ function CakeCard({ cake }: { cake: Cake }) {
   const { order } = useOrderEditor()
   const length = useLength()
   const weights = useParts()(cake.tiers.map((t) => t.grams))
-  const pieces = cake.pieceIds.map((id) => order.pieces.find((p) => p.id === id)!)
-  const nameOf = (id: string) => pieces.find((p) => p.id === id)!.name
+  const piece = order.pieces.find((p) => p.id === cake.pieceId)
+  if (!piece || !isCake(piece)) return null
+  const { tiers } = piece.shape
+  const nameOf = (i: number) => tierName(i, tiers.length) || 'cake'
   const held = cake.tiers.flatMap(({ supports }, i) => {
-    const upper = pieces[i + 1]
-    return supports && upper?.shape.kind === 'tier'
-      ? [{ ...supports, name: upper.name, aboveMm: upper.shape.diameterMm }]
-      : []
+    const upper = tiers[i + 1]
+    return supports && upper ? [{ ...supports, name: nameOf(i + 1), aboveMm: upper.diameterMm }] : []
   })
-  const pages = () => supportPages(held, `Supports: ${pieces[0]!.name}`)
-  const title =
-    pieces.length > 1 ? `The cake: ${counted(pieces.length, 'tier')}` : `${pieces[0]!.name} as a cake`
+  const pages = () => supportPages(held, `Supports: ${piece.name}`)
+  const title = `${piece.name}: ${counted(tiers.length, 'tier')}`
   return (
     <Card
       title={title}
@@ -51,19 +52,14 @@ function CakeCard({ cake }: { cake: Cake }) {
       }
     >
       <div className={css.cake}>
-        <SideView cake={cake} />
+        <SideView cake={cake} tiers={tiers} />
         <dl className={css.list}>
           {cake.tiers
-            .map(({ pieceId, supports, board }, i) => ({
-              pieceId,
-              supports,
-              board,
-              grams: weights.parts[i]!,
-            }))
+            .map(({ supports, board }, i) => ({ name: nameOf(i), supports, board, grams: weights.parts[i]! }))
             .reverse()
-            .map(({ pieceId, grams, supports, board }) => (
-              <div key={pieceId}>
-                <dt>{nameOf(pieceId)}</dt>
+            .map(({ name, grams, supports, board }) => (
+              <div key={name}>
+                <dt>{name[0]!.toUpperCase() + name.slice(1)}</dt>
                 <dd>
                   {grams}
                   {board &&
@@ -103,12 +99,7 @@ function CakeCard({ cake }: { cake: Cake }) {
 }
 
 /** The cake from the side, its supports dashed. */
-function SideView({ cake }: { cake: Cake }) {
-  const { order } = useOrderEditor()
-  const shapes = cake.pieceIds.flatMap((id) => {
-    const shape = order.pieces.find((p) => p.id === id)!.shape
-    return shape.kind === 'tier' ? [shape] : []
-  })
+function SideView({ cake, tiers: shapes }: { cake: Cake; tiers: readonly CakeTier[] }) {
   const high = shapes.reduce((sum, s) => sum + s.heightMm, 0) + cake.base.thickMm
   const wide = cake.base.diameterMm
   let foot = -cake.base.thickMm
@@ -116,7 +107,8 @@ function SideView({ cake }: { cake: Cake }) {
     const top = foot - shape.heightMm
     const supports = cake.tiers[i]!.supports
     const drawn = (
-      <g key={cake.pieceIds[i]}>
+      // biome-ignore lint/suspicious/noArrayIndexKey: a tier has no name but its place
+      <g key={i}>
         <rect x={-shape.diameterMm / 2} y={top} width={shape.diameterMm} height={shape.heightMm} rx={3} />
         {supports &&
           Array.from({ length: supports.count }, (_, k) => {

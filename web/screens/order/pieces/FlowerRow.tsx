@@ -25,6 +25,8 @@ import { TipChoice } from './TipChoice.tsx'
 const perPieceSchema = placementSchema.options[0].shape.perPiece
 const sizeSchema = placedFlowerSchema.shape.sizeMm.unwrap().unwrap()
 
+const edgeKey = ({ id, tier }: { id: string; tier: number }) => `${id} ${tier}`
+
 /** A flower on a piece: how many, how large, in which colours; its tips in a panel of their own. */
 export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlower }) {
   const { order, workshop, plan, before, edit } = useOrderEditor()
@@ -62,6 +64,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
   )
   const grams = pipedBy(plan, piece.id, placed.id)
   const gramsBefore = pipedBy(before, piece.id, placed.id)
+  const edges = surfaceDefinition(piece.shape.kind).edges(piece.shape)
   const units = plan?.uses.find((u) => u.pieceId === piece.id && u.placedId === placed.id)
 
   return (
@@ -94,13 +97,12 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         <div>
           <Select
             aria-label={`Edge for ${flower.name}`}
-            value={placed.placement.edge}
-            onChange={(edge) =>
-              edge && change('edge', { placement: { kind: 'border', edge: edge as 'top' | 'foot' } })
-            }
-            data={surfaceDefinition(piece.shape.kind)
-              .edges(piece.shape)
-              .map((e) => ({ value: e.id, label: e.label }))}
+            value={edgeKey({ id: placed.placement.edge, tier: placed.placement.tier })}
+            onChange={(key) => {
+              const to = edges.find((e) => edgeKey(e) === key)
+              if (to) change('edge', { placement: { kind: 'border', edge: to.id, tier: to.tier } })
+            }}
+            data={edges.map((e) => ({ value: edgeKey(e), label: e.label }))}
           />
           {units && <span className="quiet">{Math.round(units.flowers / piece.count)} units</span>}
         </div>

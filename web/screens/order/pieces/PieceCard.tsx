@@ -1,15 +1,15 @@
 import { ActionIcon, Button, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
-import { stiffnesses } from '#core/common'
 import { flowerForOrder } from '#core/flowers/forOrder'
-import { coatSchema, fillingSchema, type Piece, pieceSchema } from '#core/model/order'
+import { type Piece, pieceSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { duplicatePiece } from '#core/orders/new'
+import { isCake } from '#core/orders/tiers'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { type DrawnFlower, PiecePicture } from '../../../drawings/PiecePicture.tsx'
-import { LengthField, useLength } from '../../../parts/length.tsx'
+import { useLength } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { tell } from '../../../parts/notify.tsx'
@@ -19,9 +19,11 @@ import { FlowerChooser } from './FlowerChooser.tsx'
 import { FlowerRow } from './FlowerRow.tsx'
 import css from './Pieces.module.css'
 import { ShapeFields } from './ShapeFields.tsx'
+import { SpreadFields } from './SpreadFields.tsx'
+import { TierFields } from './TierFields.tsx'
 
 /** Changes a piece; a function gets it as it is by then, so that quick changes do not undo each other. */
-type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Partial<Piece>)) => void
+export type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Partial<Piece>)) => void
 
 /** One piece: its picture, measures, flowers and coat. */
 export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
@@ -103,12 +105,19 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
             onChange={(count) => change('count', { count })}
             width={104}
           />
-          <ShapeFields
-            shape={piece.shape}
-            onChange={(part) =>
-              change('measures', (now) => ({ shape: { ...now.shape, ...part } as Piece['shape'] }))
-            }
-          />
+          {isCake(piece) ? (
+            <TierFields
+              piece={piece}
+              change={(label, how) => change(label, (now) => (isCake(now) ? how(now) : now))}
+            />
+          ) : (
+            <ShapeFields
+              shape={piece.shape}
+              onChange={(part) =>
+                change('measures', (now) => ({ shape: { ...now.shape, ...part } as Piece['shape'] }))
+              }
+            />
+          )}
           <Menu position="bottom-end">
             <Menu.Target>
               <ActionIcon aria-label={`More for ${piece.name}`}>
@@ -160,7 +169,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
               ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
             ]}
           />
-          <Spreads piece={piece} change={change} />
+          <SpreadFields piece={piece} change={change} />
         </div>
       </div>
       <FlowerChooser opened={choosing} close={() => setChoosing(false)} piece={piece} undo={undo} />
@@ -199,92 +208,4 @@ function useDrawnFlowers(piece: Piece): DrawnFlower[] {
       ]
     })
   }, [piece, order.colours, workshop, plan])
-}
-
-/** Coats and filling: each is added, changed and taken off by itself. */
-const spreads = [
-  {
-    key: 'filling',
-    add: 'Add filling',
-    name: 'Filling',
-    off: 'No filling',
-    start: { thicknessMm: 6, stiffness: 'soft', layers: 2 },
-  },
-  {
-    key: 'crumbCoat',
-    add: 'Add a crumb coat',
-    name: 'Crumb coat',
-    off: 'No crumb coat',
-    start: { thicknessMm: 1, stiffness: 'soft' },
-  },
-  {
-    key: 'coat',
-    add: 'Add a coat beneath',
-    name: 'Coat beneath',
-    off: 'No coat',
-    start: { thicknessMm: 1.5, stiffness: 'medium' },
-  },
-] as const
-
-function Spreads(props: { piece: Piece; change: ChangePiece }) {
-  const { piece, change } = props
-  const { order } = useOrderEditor()
-  const first = order.colours[0]
-  const layered = surfaceDefinition(piece.shape.kind).fillingAreaMm2 !== null
-  return (
-    <div className={css.spreads}>
-      {spreads
-        .filter(({ key }) => layered || key === 'coat')
-        .map(({ key, add, name, off, start }) => {
-          const spread = piece[key]
-          if (!spread)
-            return (
-              <Button
-                key={key}
-                disabled={!first}
-                onClick={() => first && change(name, { [key]: { colourId: first.id, ...start } })}
-              >
-                {add}
-              </Button>
-            )
-          const set = (part: object) => change(name, (now) => ({ [key]: { ...now[key], ...part } }))
-          return (
-            <div key={key} className={css.coat}>
-              <Select
-                label={name}
-                w={140}
-                value={spread.colourId}
-                onChange={(colourId) => colourId && set({ colourId })}
-                data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
-              />
-              <LengthField
-                label="Thickness"
-                step={0.5}
-                width={96}
-                value={spread.thicknessMm}
-                schema={coatSchema.shape.thicknessMm}
-                onChange={(thicknessMm) => set({ thicknessMm })}
-              />
-              {'layers' in spread && (
-                <NumberField
-                  label="Layers of it"
-                  width={86}
-                  value={spread.layers}
-                  schema={fillingSchema.shape.layers}
-                  onChange={(layers) => set({ layers })}
-                />
-              )}
-              <Select
-                label="Stiffness"
-                w={106}
-                value={spread.stiffness}
-                onChange={(stiffness) => stiffness && set({ stiffness })}
-                data={stiffnesses}
-              />
-              <Button onClick={() => change(name, { [key]: null })}>{off}</Button>
-            </div>
-          )
-        })}
-    </div>
-  )
 }

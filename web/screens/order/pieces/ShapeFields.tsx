@@ -7,7 +7,6 @@ const words: Record<string, string> = {
   diameterMm: 'Across',
   domeMm: 'Dome',
   heightMm: 'High',
-  coveredMm: 'Tier above',
   lengthMm: 'Long',
   widthMm: 'Wide',
 }

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { starterWorkshop } from '../../catalogue/starter.ts'
-import { supportPages } from '../../guides/supportGuide.ts'
-import { type Order, orderSchema } from '../../model/order.ts'
-import type { Workshop } from '../../model/workshop.ts'
-import { newOrder } from '../../orders/new.ts'
-import { planOrder } from '../index.ts'
-import { allIn } from '../testing.ts'
+import { starterWorkshop } from '../catalogue/starter.ts'
+import { supportPages } from '../guides/supportGuide.ts'
+import { type Order, orderSchema } from '../model/order.ts'
+import type { Workshop } from '../model/workshop.ts'
+import { newOrder } from '../orders/new.ts'
+import { planOrder } from './index.ts'
+import { allIn } from './testing.ts'
 
 const tier = (id: string, diameterMm: number, heightMm: number, coveredMm = 0, more: object = {}) => ({
   ...{ id, name: id, count: 1, flowers: [] },
@@ -22,25 +22,6 @@ const order = (pieces: object[], more: object = {}): Order =>
 const cakesOf = (of: Order, settings: Partial<Workshop['settings']> = {}) =>
   planOrder(of, { ...starterWorkshop, settings: { ...starterWorkshop.settings, ...settings } }).cakes
 const litres = (diameterMm: number, heightMm: number) => (Math.PI * (diameterMm / 2) ** 2 * heightMm) / 1e6
-
-describe('which tier stands on which', () => {
-  it('the one of the diameter that the lower one says, whatever order they are listed in', () => {
-    const ids = (pieces: object[]) => cakesOf(order(pieces)).map((c) => c.pieceIds)
-    const [low, middle, top] = [
-      tier('low', 300, 100, 220),
-      tier('middle', 220, 100, 150),
-      tier('top', 150, 100),
-    ]
-    expect(ids([top, low, middle])).toEqual([['low', 'middle', 'top']])
-    expect(ids([low, top])).toEqual([['low'], ['top']])
-    expect(ids([tier('low', 300, 100, 150), top])).toEqual([['low', 'top']])
-    // two cakes that are alike in all but their number are two cakes
-    expect(ids([tier('low', 300, 100, 150, { count: 2 }), top])).toEqual([['low'], ['top']])
-    // nothing stands on two, and nothing on itself
-    expect(ids([tier('a', 200, 100, 150), tier('b', 240, 100, 150), top])).toEqual([['a', 'top'], ['b']])
-    expect(ids([tier('a', 200, 100, 200)])).toEqual([['a']])
-  })
-})
 
 describe('what a cake weighs', () => {
   it('its volume, what is spread on it, and what is piped on it, each once', () => {
