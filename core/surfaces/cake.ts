@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { arc, line, type Stretch } from './profile.ts'
+import { revolution } from './revolution.ts'
 import type { Edge, SurfaceDefinition } from './surface.ts'
 
 const tierSchema = z.object({
@@ -54,6 +56,39 @@ export function tierName(i: number, of: number): string {
 
 const ofTier = (what: string, name: string) => (name ? `${what}, ${name}` : what)
 
+/** Icing is rounded over the upper edge of a tier about so far, mm: flowers that stand there lean outward. */
+const ROUND_MM = 6
+/** A ledge narrower than this is none. */
+const LEAST_LEDGE_MM = 0.5
+
+/** The cake cut through its middle, from the middle of the top tier outward and down to the foot of the lowest. */
+function stretchesOf(cake: Cake): { stretches: Stretch[]; joints: Set<number> } {
+  const stretches: Stretch[] = []
+  const joints = new Set<number>()
+  let z = cake.tiers.reduce((sum, t) => sum + t.heightMm, 0)
+  for (let tier = cake.tiers.length - 1; tier >= 0; tier--) {
+    const { diameterMm, heightMm } = cake.tiers[tier]!
+    const [inner, outer] = [coveredOn(cake, tier) / 2, diameterMm / 2]
+    const isTop = tier === cake.tiers.length - 1
+    const ledge = outer - inner
+    let rim = z
+    if (ledge >= LEAST_LEDGE_MM) {
+      if (!isTop) joints.add(stretches.length - 1)
+      const round = Math.min(ROUND_MM, ledge, heightMm / 2)
+      const middle: [number, number] = [outer - round, z - round]
+      stretches.push(
+        line('top', tier, [inner, z], [outer - round, z]),
+        arc('top', tier, middle, round, Math.PI / 2, Math.PI / 4),
+        arc('side', tier, middle, round, Math.PI / 4, 0),
+      )
+      rim = z - round
+    }
+    z -= heightMm
+    stretches.push(line('side', tier, [outer, rim], [outer, z]))
+  }
+  return { stretches, joints }
+}
+
 /** Round cake of one tier or several, each on the one below it: tops, the ledges left around upper tiers, and sides. */
 export const cake: SurfaceDefinition<typeof schema> = {
   label: 'cake',
@@ -82,6 +117,15 @@ export const cake: SurfaceDefinition<typeof schema> = {
       ),
     ),
   topRiseMm: () => 0,
+  chart: (s) =>
+    revolution({
+      ...stretchesOf(s),
+      walled: coveredOn(s, s.tiers.length - 1) > 0,
+      labelOf: (zone, tier) => {
+        const ledge = zone === 'top' && tier < s.tiers.length - 1
+        return ofTier(zone === 'side' ? 'side' : ledge ? 'ledge' : 'top', tierName(tier, s.tiers.length))
+      },
+    }),
   edges: (s) =>
     s.tiers.flatMap(({ diameterMm }, tier): Edge[] => {
       const name = tierName(tier, s.tiers.length)

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { line } from './profile.ts'
+import { revolution } from './revolution.ts'
 import type { SurfaceDefinition } from './surface.ts'
 
 const schema = z.object({
@@ -19,5 +21,12 @@ export const cookie: SurfaceDefinition<typeof schema> = {
   topAcrossMm: (s) => s.diameterMm,
   topRiseMm: () => 0,
   edges: (s) => [{ id: 'top', tier: 0, label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  chart: ({ diameterMm }) =>
+    revolution({
+      stretches: [line('top', 0, [0, 0], [diameterMm / 2, 0])],
+      joints: new Set(),
+      walled: false,
+      labelOf: () => 'top',
+    }),
   describe: (s, length) => `${length(s.diameterMm)} round`,
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { cake } from './cake.ts'
+import type { Chart } from './chart.ts'
 import { cookie } from './cookie.ts'
 import { cupcake } from './cupcake.ts'
 import { sheet } from './sheet.ts'
@@ -28,3 +29,6 @@ export function seenAreaMm2(shape: Surface): number {
     .bodies(shape)
     .reduce((sum, body) => sum + body.seenMm2, 0)
 }
+
+/** How a piece's surface is measured and moved about on. */
+export const chartOf = (shape: Surface): Chart => surfaceDefinition(shape.kind).chart(shape)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { prism } from './prism.ts'
 import type { SurfaceDefinition } from './surface.ts'
 
 const schema = z.object({
@@ -34,5 +35,19 @@ export const sheet: SurfaceDefinition<typeof schema> = {
     { id: 'top', tier: 0, label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
     { id: 'foot', tier: 0, label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
   ],
+  chart: ({ lengthMm, widthMm, heightMm }) => {
+    const [x, y] = [lengthMm / 2, widthMm / 2]
+    return prism({
+      outline: [
+        { x: -x, y: -y },
+        { x, y: -y },
+        { x, y },
+        { x: -x, y },
+      ],
+      heightMm,
+      topLabel: 'top',
+      sideLabel: 'side',
+    })
+  },
   describe: (s, length) => `${length(s.lengthMm)} × ${length(s.widthMm)} × ${length(s.heightMm)}`,
 }

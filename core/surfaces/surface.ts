@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import type { Chart } from './chart.ts'
 
 /** Where a border can run on a piece. */
 export interface Edge {
@@ -35,6 +36,8 @@ export interface SurfaceDefinition<S extends z.ZodObject = z.ZodObject> {
   /** How far the bare top rises above the rim or top edge, mm. */
   topRiseMm(shape: z.infer<S>): number
   edges(shape: z.infer<S>): Edge[]
+  /** How its surface is measured and moved about on. */
+  chart(shape: z.infer<S>): Chart
   /** Measures in words: "58 mm, domed". */
   describe(shape: z.infer<S>, length: (mm: number) => string): string
 }

@@ -1,0 +1,96 @@
+/** A place on a piece as calculations use it: which face, and two coordinates on it; what they mean is the chart's own. */
+export interface Spot {
+  face: number
+  a: number
+  b: number
+}
+
+/**
+ * A point of a piece's surface, mm: x to the right, y away from whoever looks, z up from what the piece stands on; its outward
+ * normal; and the direction "outward and down" along the surface.
+ */
+export interface Point {
+  x: number
+  y: number
+  z: number
+  nx: number
+  ny: number
+  nz: number
+  ox: number
+  oy: number
+  oz: number
+}
+
+/** From which edge a place on a piece is measured. */
+export type Anchor = 'middle' | 'rim' | 'joint' | 'foot'
+
+/**
+ * A place as an order stores it, so that it stays where it belongs when a piece becomes wider or higher: from the nearest
+ * edge of its own tier.
+ */
+export interface Place {
+  zone: 'top' | 'side'
+  /** Counted from the lowest. */
+  tier: number
+  from: Anchor
+  /** On round pieces and on sides, mm from the anchor; on other tops, share of half the width, to the right. */
+  a: number
+  /** On round pieces degrees, 0 to the right and 90 at the back; on other sides share of the way round; on other tops share of half the depth. */
+  b: number
+}
+
+/** A bit of surface that stands for all of it around: for asking what is covered. */
+export interface Sample extends Point {
+  spot: Spot
+  mm2: number
+}
+
+/** A line on a piece that things can run along: rim, foot, joint; closed, mm. */
+export interface Course {
+  id: 'top' | 'foot'
+  tier: number
+  /** The place after so many mm along it, from the back and clockwise as seen from above. */
+  at(mm: number): Point
+  lengthMm: number
+}
+
+/** A part of a piece by name, for pictures that lay its surface flat. */
+export interface Band {
+  zone: 'top' | 'side'
+  tier: number
+  label: string
+  /** Where it begins and ends in the unrolled picture, mm down. */
+  fromMm: number
+  toMm: number
+}
+
+/** How a surface is measured and moved about on. All lengths in mm. */
+export interface Chart {
+  point(spot: Spot): Point
+  /** The place of the surface that is nearest to a point in space. */
+  nearest(x: number, y: number, z: number): Spot
+  /** How far a place is from where the surface ends; negative beyond it. */
+  insideMm(spot: Spot): number
+  /** How far a place is from an inner corner, where a tier stands on another; infinite where there is none. */
+  jointMm(spot: Spot): number
+  store(spot: Spot): Place
+  read(place: Place): Spot
+  /** Which tier and zone a place is on. */
+  zoneOf(spot: Spot): { zone: 'top' | 'side'; tier: number }
+  /** Points no further than so much from each other, with the area that each stands for. */
+  samples(stepMm: number): Sample[]
+  /** Where a place lies in the picture of the surface laid flat, and back. */
+  unroll(spot: Spot): { x: number; y: number }
+  rollUp(x: number, y: number): Spot
+  bands: readonly Band[]
+  courses: readonly Course[]
+  /** How far the piece reaches sideways and up. */
+  reachMm: number
+  highMm: number
+}
+
+/** The hour on a clock that lies on the piece, 12 at the back and 6 towards whoever looks. */
+export function hourAt(x: number, y: number): number {
+  const hour = (3 - (Math.atan2(y, x) * 6) / Math.PI + 12) % 12
+  return Math.round(hour) % 12 || 12
+}

@@ -1,0 +1,164 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { hourAt } from './chart.ts'
+import { chartOf, type Surface, seenAreaMm2 } from './index.ts'
+
+const two: Surface = {
+  kind: 'cake',
+  tiers: [
+    { diameterMm: 220, heightMm: 100 },
+    { diameterMm: 150, heightMm: 90 },
+  ],
+  coveredMm: 0,
+}
+const shapes: [string, Surface][] = [
+  ['a domed cupcake', { kind: 'cupcake', diameterMm: 65, domeMm: 9 }],
+  ['a dome higher than half a ball', { kind: 'cupcake', diameterMm: 60, domeMm: 40 }],
+  ['a flat cupcake', { kind: 'cupcake', diameterMm: 60, domeMm: 0 }],
+  ['a cookie', { kind: 'cookie', diameterMm: 80 }],
+  ['two tiers', two],
+  [
+    'a tier that something else stands on',
+    { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 90 },
+  ],
+  [
+    'tiers as wide as each other',
+    {
+      kind: 'cake',
+      tiers: [
+        { diameterMm: 150, heightMm: 80 },
+        { diameterMm: 150, heightMm: 80 },
+      ],
+      coveredMm: 0,
+    },
+  ],
+  ['a sheet', { kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 60 }],
+]
+const share = fc.double({ min: 0.001, max: 0.999, noNaN: true })
+
+describe.each(shapes)('the surface of %s', (_, shape) => {
+  const chart = chartOf(shape)
+  const samples = chart.samples(4)
+
+  it('is as large as what is coated, but for what is rounded off its edges', () => {
+    const area = samples.reduce((sum, s) => sum + s.mm2, 0)
+    const rounded = shape.kind === 'cake' ? 0.04 : shape.kind === 'sheet' ? 0.03 : 0.003
+    expect(Math.abs(area / seenAreaMm2(shape) - 1)).toBeLessThan(rounded)
+  })
+
+  it('faces outward everywhere, and "outward and down" runs along it', () => {
+    for (const s of samples) {
+      expect(Math.hypot(s.nx, s.ny, s.nz)).toBeCloseTo(1, 9)
+      expect(Math.hypot(s.ox, s.oy, s.oz)).toBeCloseTo(1, 9)
+      expect(s.nx * s.ox + s.ny * s.oy + s.nz * s.oz).toBeCloseTo(0, 9)
+      // a little above the surface there is no cake, a little below there is
+      expect(s.nx * s.x + s.ny * s.y + s.nz * (s.z + 60)).toBeGreaterThan(0)
+    }
+  })
+
+  it('finds every one of its points again, and from a little way off', () => {
+    fc.assert(
+      fc.property(fc.nat(samples.length - 1), fc.double({ min: 0, max: 5, noNaN: true }), (i, off) => {
+        const s = samples[i]!
+        const found = chart.point(chart.nearest(s.x + off * s.nx, s.y + off * s.ny, s.z + off * s.nz))
+        const away = Math.hypot(found.x - s.x, found.y - s.y, found.z - s.z)
+        // near an edge that leans, a point above it belongs as well to the other side of it
+        expect(away).toBeLessThan(shape.kind === 'sheet' ? off + 1e-6 : 0.02)
+      }),
+    )
+  })
+
+  it('stores places and reads them back, through JSON', () => {
+    fc.assert(
+      fc.property(fc.nat(samples.length - 1), (i) => {
+        const s = samples[i]!
+        const stored = JSON.parse(JSON.stringify(chart.store(s.spot)))
+        const back = chart.point(chart.read(stored))
+        expect(Math.hypot(back.x - s.x, back.y - s.y, back.z - s.z)).toBeLessThan(1e-6)
+      }),
+    )
+  })
+})
+
+describe('places on a cake that changes', () => {
+  const cake = (upperMm: number, highMm: number, lowerMm = 220): Surface => ({
+    kind: 'cake',
+    tiers: [
+      { diameterMm: lowerMm, heightMm: 100 },
+      { diameterMm: upperMm, heightMm: highMm },
+    ],
+    coveredMm: 0,
+  })
+  const moved = (z: number, r: number, to: Surface) => {
+    const from = chartOf(cake(150, 90))
+    const place = from.store(from.nearest(r, 0, z))
+    const there = chartOf(to).point(chartOf(to).read(place))
+    return [Math.hypot(there.x, there.y), there.z].map((mm) => Number(mm.toFixed(3)))
+  }
+
+  it('stay as far from the edge that they are nearest to', () => {
+    // 20 mm above the foot of the upper tier, and 25 below its rim, of a tier that becomes 20 mm higher
+    expect(moved(120, 75, cake(150, 110))).toEqual([75, 120])
+    expect(moved(165, 75, cake(150, 110))).toEqual([75, 185])
+    // the tier becomes wider: both move out with its side
+    expect(moved(120, 75, cake(170, 90))).toEqual([85, 120])
+    // on the ledge 12 mm from the joint, which moves out; on top 10 mm from the middle, and 15 from the rim
+    expect(moved(100, 87, cake(170, 90))).toEqual([97, 100])
+    expect(moved(190, 10, cake(170, 90))).toEqual([10, 190])
+    const [r, z] = moved(190, 60, cake(170, 90))
+    expect([r, z]).toEqual([70, 190])
+  })
+
+  it('that have no room any more are taken at the far end of their zone, still on it', () => {
+    const place = { zone: 'side', tier: 1, from: 'foot', a: 80, b: 0 } as const
+    const low = chartOf(cake(150, 30))
+    expect(low.zoneOf(low.read(place))).toEqual({ zone: 'side', tier: 1 })
+    // a tier that was taken off: on the one that is left
+    const one = chartOf({ kind: 'cake', tiers: [{ diameterMm: 220, heightMm: 100 }], coveredMm: 0 })
+    expect(one.zoneOf(one.read(place))).toEqual({ zone: 'side', tier: 0 })
+    // a ledge that is gone, since the tiers are as wide as each other
+    const flush = chartOf(cake(220, 90))
+    const ledge = { zone: 'top', tier: 0, from: 'rim', a: 10, b: 0 } as const
+    expect(flush.zoneOf(flush.read(ledge))).toEqual({ zone: 'side', tier: 0 })
+  })
+})
+
+describe('the outline of two tiers', () => {
+  const chart = chartOf(two)
+  it('has two tops, two sides, an inner corner and lines to run along', () => {
+    expect(chart.bands.map((b) => b.label)).toEqual([
+      'top, upper tier',
+      'side, upper tier',
+      'ledge, lower tier',
+      'side, lower tier',
+    ])
+    expect(chart.highMm).toBe(190)
+    expect(chart.reachMm).toBe(110)
+    const joint = chart.nearest(75, 0, 100)
+    expect(chart.jointMm(joint)).toBeCloseTo(0, 6)
+    expect(chart.jointMm(chart.nearest(95, 0, 100))).toBeCloseTo(20, 6)
+    const foot = chart.courses.find((c) => c.id === 'foot' && c.tier === 0)!
+    expect(foot.lengthMm).toBeCloseTo(Math.PI * 220, 6)
+    // it begins at the back and comes round by the right, as a clock does
+    expect(hourAt(foot.at(0).x, foot.at(0).y)).toBe(12)
+    expect(hourAt(foot.at(foot.lengthMm / 4).x, foot.at(foot.lengthMm / 4).y)).toBe(3)
+  })
+  it('is laid flat and rolled up again', () => {
+    fc.assert(
+      fc.property(share, share, (u, v) => {
+        const spot = { face: 0, a: u * 300, b: (v - 0.5) * 6.28 }
+        const { x, y } = chart.unroll(spot)
+        const back = chart.rollUp(x, y)
+        const [p, q] = [chart.point(spot), chart.point(back)]
+        expect(Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z)).toBeLessThan(1e-6)
+      }),
+    )
+    // the front is in the middle of the picture
+    expect(chart.unroll(chart.nearest(0, -110, 50)).x).toBeCloseTo(0, 6)
+  })
+})
+
+it('hours are read as on a clock that lies on the piece, six towards whoever looks', () => {
+  expect([hourAt(0, 1), hourAt(1, 0), hourAt(0, -1), hourAt(-1, 0)]).toEqual([12, 3, 6, 9])
+  expect(hourAt(0.5, -0.866)).toBe(5)
+})
