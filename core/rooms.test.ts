@@ -7,7 +7,7 @@ import { expect, it } from 'vitest'
 const ROOMS = [
   ...['tips', 'geometry', 'strokes', 'tools', 'places', 'loads', 'surfaces'],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
-  ...['solids', 'pile', 'flowers', 'mesh', 'guides'],
+  ...['solids', 'pile', 'flowers', 'mesh', 'guides', 'placing'],
   ...['bags', 'colour', 'plan', 'orders'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))

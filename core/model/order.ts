@@ -3,6 +3,7 @@ import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessS
 import { surfaceSchema } from '../surfaces/index.ts'
 import { layerSchema } from './flower.ts'
 import { joinTiers } from './joinTiers.ts'
+import { layoutSchema, MOST_LAYOUTS } from './layout.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
 export const orderColourSchema = z.object({
@@ -127,6 +128,11 @@ export const pieceSchema = z.object({
   ...spreadShape,
   ownTiers: z.array(ownTierSchema).max(20).default([]),
   flowers: z.array(placedFlowerSchema).max(80, 'At most 80 different flowers on a piece.').default([]),
+  /** Where the flowers stand: none while only their number is said; several where like pieces are not arranged alike. */
+  layouts: z
+    .array(layoutSchema)
+    .max(MOST_LAYOUTS, `At most ${MOST_LAYOUTS} arrangements of a piece.`)
+    .default([]),
 })
 export type Piece = z.infer<typeof pieceSchema>
 

@@ -33,7 +33,7 @@ const starts: Record<SurfaceKind, Omit<Piece, 'id'>> = {
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
   const spreads = { crumbCoat: null, coat: null, filling: null, ownTiers: [] }
-  return { name, count, shape, icingKindId: null, ...spreads, flowers: [] }
+  return { name, count, shape, icingKindId: null, ...spreads, flowers: [], layouts: [] }
 }
 
 /** A new, bare piece of a kind. */

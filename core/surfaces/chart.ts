@@ -73,6 +73,8 @@ export interface Chart {
   insideMm(spot: Spot): number
   /** How far a place is from an inner corner, where a tier stands on another; infinite where there is none. */
   jointMm(spot: Spot): number
+  /** How far a place is inside the rim of the uppermost top; negative by as much as it is past it. */
+  rimMm(spot: Spot): number
   store(spot: Spot): Place
   read(place: Place): Spot
   /** Which tier and zone a place is on. */
@@ -82,10 +84,14 @@ export interface Chart {
   /** Where a place lies in the picture of the surface laid flat, and back. */
   unroll(spot: Spot): { x: number; y: number }
   rollUp(x: number, y: number): Spot
+  /** How wide that picture is: once round. */
+  roundMm: number
   bands: readonly Band[]
   courses: readonly Course[]
   /** How far the piece reaches sideways and up. */
   reachMm: number
+  /** Half the width and depth of the uppermost top. */
+  top: { x: number; y: number }
   highMm: number
 }
 

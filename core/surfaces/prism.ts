@@ -42,16 +42,26 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
 
   /** The nearest place of the outline to a point of the plane; off is negative outside. */
   const toOutline = (x: number, y: number) => {
-    let best = { s: 0, off: Number.POSITIVE_INFINITY, edge: edges[0]! }
     let inside = false
+    let least = Number.POSITIVE_INFINITY
+    let at = edges[0]!
+    let s = 0
     for (const edge of edges) {
       const along = Math.min(edge.lengthMm, Math.max(0, (x - edge.x) * edge.dx + (y - edge.y) * edge.dy))
-      const off = Math.hypot(edge.x + along * edge.dx - x, edge.y + along * edge.dy - y)
-      if (off < best.off) best = { s: edge.startMm + along, off, edge }
-      const [y0, y1] = [edge.y, edge.y + edge.dy * edge.lengthMm]
+      const ax = edge.x + along * edge.dx - x
+      const ay = edge.y + along * edge.dy - y
+      const off = ax * ax + ay * ay
+      if (off < least) {
+        least = off
+        at = edge
+        s = edge.startMm + along
+      }
+      const y0 = edge.y
+      const y1 = y0 + edge.dy * edge.lengthMm
       if (y0 > y !== y1 > y && x < edge.x + ((y - y0) / (y1 - y0)) * edge.dx * edge.lengthMm) inside = !inside
     }
-    return { ...best, off: inside ? best.off : -best.off }
+    const off = Math.sqrt(least)
+    return { s, off: inside ? off : -off, edge: at }
   }
   const edgeAt = (s: number): Edge => {
     const at = ((s % round) + round) % round
@@ -60,7 +70,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
   const point = ({ face, a, b }: Spot): Point => {
     if (face === TOP) {
       const { off, edge } = toOutline(a, b)
-      return leaning(a, b, heightMm, edge, 0.5 * Math.max(0, 1 - Math.max(0, off) / ROUND_MM))
+      return onTop(a, b, heightMm, edge, 0.5 * Math.max(0, 1 - Math.max(0, off) / ROUND_MM))
     }
     const edge = edgeAt(b)
     const along = (((b % round) + round) % round) - edge.startMm
@@ -82,6 +92,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
     },
     insideMm: ({ face, a, b }) =>
       face === SIDE ? heightMm - a : Math.max(toOutline(a, b).off, 0) + heightMm,
+    rimMm: ({ face, a, b }) => (face === TOP ? toOutline(a, b).off : -a),
     jointMm: () => Number.POSITIVE_INFINITY,
     zoneOf: ({ face }) => ({ zone: face === TOP ? 'top' : 'side', tier: 0 }),
     store({ face, a, b }): Place {
@@ -102,7 +113,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
     },
     samples(stepMm): Sample[] {
       const samples: Sample[] = []
-      const put = (spot: Spot, mm2: number) => samples.push({ ...point(spot), spot, mm2 })
+      const put = (spot: Spot, mm2: number) => samples.push(Object.assign(point(spot), { spot, mm2 }))
       const [across, deep] = [Math.ceil((2 * halfX) / stepMm), Math.ceil((2 * halfY) / stepMm)]
       const [w, d] = [(2 * halfX) / across, (2 * halfY) / deep]
       for (let i = 0; i < across; i++)
@@ -123,7 +134,17 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
       spot.face === SIDE
         ? { x: fromFront(spot.b), y: spot.a }
         : { x: fromFront(toOutline(spot.a, spot.b).s), y: -toOutline(spot.a, spot.b).off },
-    rollUp: (x, y) => ({ face: SIDE, a: Math.min(heightMm, Math.max(0, y)), b: x + frontMm }),
+    rollUp(x, y) {
+      if (y >= 0) return { face: SIDE, a: Math.min(heightMm, y), b: x + frontMm }
+      const edge = edgeAt(x + frontMm)
+      const along = ((((x + frontMm) % round) + round) % round) - edge.startMm
+      return {
+        face: TOP,
+        a: edge.x + along * edge.dx + y * edge.nx,
+        b: edge.y + along * edge.dy + y * edge.ny,
+      }
+    },
+    roundMm: round,
     bands: [
       { zone: 'top', tier: 0, label: topLabel, fromMm: -Math.min(halfX, halfY), toMm: 0 },
       { zone: 'side', tier: 0, label: sideLabel, fromMm: 0, toMm: heightMm },
@@ -137,6 +158,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
         at: (mm) => point({ face: SIDE, a: id === 'top' ? 0 : heightMm, b: backMm - mm }),
       }),
     ),
+    top: { x: halfX, y: halfY },
     reachMm: Math.hypot(halfX, halfY),
     highMm: heightMm,
   }
@@ -150,13 +172,37 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
   return chart
 }
 
-/** A point that faces between up (0) and out over an edge (1). */
+/** A point that faces between up (0) and out over an edge (1); its "outward" is the edge's. */
 function leaning(x: number, y: number, z: number, edge: Edge, share: number): Point {
-  const angle = (share * Math.PI) / 2
-  const [c, s] = [Math.cos(angle), Math.sin(angle)]
+  const c = Math.cos((share * Math.PI) / 2)
+  const s = Math.sin((share * Math.PI) / 2)
+  const { nx, ny } = edge
+  return { x, y, z, nx: nx * s, ny: ny * s, nz: c, ox: nx * c, oy: ny * c, oz: -s }
+}
+
+/**
+ * A point on top. "Outward" there is away from the middle, so that a thing that is moved about on it turns with its place and
+ * never jumps.
+ */
+function onTop(x: number, y: number, z: number, edge: Edge, share: number): Point {
+  const s = share > 0 ? Math.sin((share * Math.PI) / 2) : 0
+  const nz = share > 0 ? Math.cos((share * Math.PI) / 2) : 1
+  const nx = edge.nx * s
+  const ny = edge.ny * s
+  const away = Math.sqrt(x * x + y * y)
+  const rx = away > 1e-9 ? x / away : 1
+  const ry = away > 1e-9 ? y / away : 0
+  const dot = rx * nx + ry * ny
+  const length = Math.sqrt(Math.max(1e-12, 1 - dot * dot))
   return {
-    ...{ x, y, z },
-    ...{ nx: edge.nx * s, ny: edge.ny * s, nz: c },
-    ...{ ox: edge.nx * c, oy: edge.ny * c, oz: -s },
+    x,
+    y,
+    z,
+    nx,
+    ny,
+    nz,
+    ox: (rx - dot * nx) / length,
+    oy: (ry - dot * ny) / length,
+    oz: (-dot * nz) / length,
   }
 }

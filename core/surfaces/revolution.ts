@@ -58,6 +58,8 @@ export function revolution(outline: Outline): Chart {
   const reachMm = Math.max(...stretches.map((s) => Math.max(cutAt(s, 0).r, cutAt(s, s.lengthMm).r)))
   const highMm = Math.max(...stretches.map((s) => Math.max(cutAt(s, 0).z, cutAt(s, s.lengthMm).z)))
 
+  const topRim = zoneEnds('top', Math.max(...stretches.map((s) => s.tier)))!.to
+
   const point = ({ a: u, b: v }: Spot): Point => {
     const { r, z, nr, nz } = cut(u)
     const [c, s] = [Math.cos(v), Math.sin(v)]
@@ -76,6 +78,7 @@ export function revolution(outline: Outline): Chart {
     },
     insideMm: ({ a }) => Math.min(total - a, outline.walled ? a : Number.POSITIVE_INFINITY),
     jointMm: ({ a }) => Math.min(Number.POSITIVE_INFINITY, ...jointsAt.map((u) => Math.abs(u - a))),
+    rimMm: ({ a }) => Math.min(topRim - a, outline.walled ? a : Number.POSITIVE_INFINITY),
     zoneOf: ({ a }) => zoneAt(a),
     store({ a, b }): Place {
       const { zone, tier } = zoneAt(a)
@@ -98,9 +101,11 @@ export function revolution(outline: Outline): Chart {
     samples: (stepMm) => samplesOf(total, stepMm, cut, point),
     unroll: ({ a, b }) => ({ x: frontAngle(b) * reachMm, y: a }),
     rollUp: (x, y) => ({ face: 0, a: within(y), b: x / reachMm - Math.PI / 2 }),
+    roundMm: 2 * Math.PI * reachMm,
     bands: bandsOf(stretches, starts, outline),
     courses: coursesOf(stretches, starts, point),
     reachMm,
+    top: { x: cut(topRim).r, y: cut(topRim).r },
     highMm,
   }
   return chart
@@ -146,7 +151,7 @@ function samplesOf(
     const begin = random() * 2 * Math.PI
     return Array.from({ length: count }, (__, k): Sample => {
       const spot = { face: 0, a: u, b: begin + (2 * Math.PI * k) / count }
-      return { ...point(spot), spot, mm2: (round * high) / count }
+      return Object.assign(point(spot), { spot, mm2: (round * high) / count })
     })
   }).flat()
 }

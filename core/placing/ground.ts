@@ -1,0 +1,71 @@
+import type { KeepOut } from '../model/layout.ts'
+import type { Chart, Sample, Spot } from '../surfaces/chart.ts'
+import type { Area } from './area.ts'
+
+/** Samples of a ground are so close, in the radius of the smallest flower, but no closer and no more of them than this. */
+const STEP = 0.45
+const LEAST_STEP_MM = 1.5
+const MOST_SAMPLES = 2600
+
+/** A point of the ground. */
+export interface GroundSample extends Sample {
+  /** How far inside the ground it is, mm. */
+  inside: number
+  want: number
+}
+
+/** The ground that a layout fills: the school's area less what is kept free, and the points that stand for it. */
+export interface Ground {
+  area: Area
+  samples: readonly GroundSample[]
+  mm2: number
+}
+
+/** A school's area on a piece, sampled. */
+export function groundOf(chart: Chart, area: Area, keepOuts: readonly KeepOut[], smallestMm: number): Ground {
+  const free = withKeepOuts(chart, area, keepOuts)
+  const take = (stepMm: number) =>
+    chart.samples(stepMm).flatMap((s): GroundSample[] => {
+      const inside = free.insideMm(s, s.spot)
+      return inside > 0 ? [Object.assign(s, { inside, want: free.want(s) })] : []
+    })
+  const stepMm = Math.max(LEAST_STEP_MM, STEP * smallestMm)
+  // a rough look first: how fine may it be?
+  const rough = take(3 * stepMm).reduce((sum, s) => sum + s.mm2, 0)
+  const samples = take(Math.max(stepMm, Math.sqrt(rough / MOST_SAMPLES)))
+  return { area: free, samples, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
+}
+
+/** How far outside everything that is kept free a place is, mm; negative inside. */
+export function clearOf(
+  chart: Chart,
+  keepOuts: readonly KeepOut[],
+): (at: { x: number; y: number; z: number }) => number {
+  const parts = keepOuts.map(({ place, widthMm, heightMm }) => {
+    const p = chart.point(chart.read(place))
+    // sideways: to the right of whoever looks at it from outside, its foot downward
+    const rx = p.ny * p.oz - p.nz * p.oy
+    const ry = p.nz * p.ox - p.nx * p.oz
+    const rz = p.nx * p.oy - p.ny * p.ox
+    return { p, rx, ry, rz, w: widthMm / 2, h: heightMm / 2 }
+  })
+  return ({ x, y, z }) => {
+    let clear = Number.POSITIVE_INFINITY
+    for (const { p, rx, ry, rz, w, h } of parts) {
+      const [dx, dy, dz] = [x - p.x, y - p.y, z - p.z]
+      const across = Math.abs(dx * rx + dy * ry + dz * rz) - w
+      const down = Math.abs(dx * p.ox + dy * p.oy + dz * p.oz) - h
+      const through = Math.abs(dx * p.nx + dy * p.ny + dz * p.nz) - Math.max(w, h)
+      const [a, d, t] = [Math.max(0, across), Math.max(0, down), Math.max(0, through)]
+      const outside = Math.hypot(a, d, t)
+      clear = Math.min(clear, outside > 0 ? outside : Math.max(across, down, through))
+    }
+    return clear
+  }
+}
+
+function withKeepOuts(chart: Chart, area: Area, keepOuts: readonly KeepOut[]): Area {
+  if (keepOuts.length === 0) return area
+  const clear = clearOf(chart, keepOuts)
+  return { ...area, insideMm: (at, spot: Spot) => Math.min(area.insideMm(at, spot), clear(at)) }
+}
