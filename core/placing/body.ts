@@ -53,7 +53,8 @@ export class Body {
   readonly span: number
   /** The site that it was read from; null for one that is new. */
   siteId: string | null = null
-  hostId: string | null = null
+  /** The flower that a leaf is tucked under. */
+  host: Body | null = null
 
   constructor(kind: Kind, of: number, rank: Rank, spot: Spot) {
     this.kind = kind

@@ -68,6 +68,7 @@ export function tuckLeaves(
     const leaf = new Body(kind, of, -1, best.leaf.spot)
     leaf.at(best.leaf.spot, best.leaf)
     leaf.turn = best.leaf.turn
+    leaf.host = best.host
     onHost.set(best.host, (onHost.get(best.host) ?? 0) + 1)
     placed.push(leaf)
     for (const all of places.values()) for (const tuck of all) lessen(tuck, leaf)

@@ -44,7 +44,7 @@ export function groundFor(chart: Chart, kinds: readonly Kind[], layout: Layout):
 export function bodiesOf(chart: Chart, kinds: readonly Kind[], sites: readonly Site[]): Body[] {
   const ranks = ranksOf(kinds)
   const index = new Map(kinds.map((k, i) => [k.placedId, i]))
-  return sites.flatMap((site) => {
+  const bodies = sites.flatMap((site) => {
     const of = index.get(site.placedId)
     if (of === undefined) return []
     const body = new Body(kinds[of]!, of, ranks[of]!, { face: 0, a: 0, b: 0 })
@@ -52,9 +52,14 @@ export function bodiesOf(chart: Chart, kinds: readonly Kind[], sites: readonly S
     body.turn = site.turnDeg / DEGREES
     body.pinned = site.pinned
     body.siteId = site.id
-    body.hostId = site.hostId
     return [body]
   })
+  const byId = new Map(bodies.map((b) => [b.siteId, b]))
+  for (const site of sites) {
+    const body = byId.get(site.id)
+    if (body && site.hostId) body.host = byId.get(site.hostId) ?? null
+  }
+  return bodies
 }
 
 /**
@@ -88,7 +93,7 @@ export function placed(wanted: Wanted, improved: boolean): Layout {
   const old = new Map(layout.sites.map((s) => [s.id, s]))
   const all = [...standing, ...leaves]
   for (const body of all) body.siteId ??= newId()
-  return { ...layout, sites: all.map((body) => siteOf(chart, body, old.get(body.siteId!), standing)) }
+  return { ...layout, sites: all.map((body) => siteOf(chart, body, old.get(body.siteId!))) }
 }
 
 function countsWanted({ kinds, numbers, layout }: Wanted, ground: Ground): Count[] {
@@ -106,7 +111,7 @@ function besides(counts: readonly Count[], pinned: readonly Body[]): Count[] {
 const roles: Record<Rank, SiteRole> = { 2: 'focal', 1: 'second', 0: 'filler', [-1]: 'leaf' }
 
 /** A flower as the layout stores it; what of an old site is not about its place stays. */
-export function siteOf(chart: Chart, body: Body, old: Site | undefined, standing: readonly Body[]): Site {
+export function siteOf(chart: Chart, body: Body, old: Site | undefined): Site {
   const { zone, tier, from, a, b } = chart.store(body.spot)
   return {
     id: body.siteId!,
@@ -116,7 +121,7 @@ export function siteOf(chart: Chart, body: Body, old: Site | undefined, standing
     leanDeg: old?.leanDeg ?? 0,
     pinned: old?.pinned ?? false,
     role: old?.role ?? roles[body.rank],
-    hostId: body.rank < 0 ? hostOf(body, standing) : null,
+    hostId: body.host?.siteId ?? null,
     groupId: old?.groupId ?? null,
   }
 }
@@ -126,17 +131,3 @@ const STORED = 1e5
 const round = (value: number) => Math.round(value * STORED) / STORED
 
 const wholeTurn = (deg: number) => deg - 360 * Math.round(deg / 360)
-
-/** The flower that a leaf is rooted nearest to. */
-function hostOf(leaf: Body, standing: readonly Body[]): string | null {
-  const { px, py, pz } = leaf.points
-  const half = leaf.kind.longMm / 2
-  const root = { x: leaf.x - half * px, y: leaf.y - half * py, z: leaf.z - half * pz }
-  let best: { id: string; mm: number } | null = null
-  for (const body of standing) {
-    if (body.rank < 0) continue
-    const mm = Math.hypot(body.x - root.x, body.y - root.y, body.z - root.z) - body.kind.r
-    if (mm <= 0 && (!best || mm < best.mm)) best = { id: body.siteId!, mm }
-  }
-  return best?.id ?? null
-}

@@ -82,8 +82,8 @@ export interface Laid {
 }
 
 /** Seeded layouts of all schools on all pieces that they suit, so many seeds each. */
-export function* seededLayouts(seeds: number, improved: boolean): Generator<Laid> {
-  for (const shape of pieces) {
+export function* seededLayouts(on: readonly Surface[], seeds: number, improved: boolean): Generator<Laid> {
+  for (const shape of on) {
     const chart = chartOf(shape)
     const kinds = mixFor(2 * chart.top.x)
     for (const school of schools) {
