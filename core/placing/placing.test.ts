@@ -164,9 +164,11 @@ describe('layouts of every school on every piece', () => {
       const host = bodies.find((b) => b.siteId === site.hostId)!
       const { px, py, pz } = leafBody.points
       const away = [leafBody.x - host.x, leafBody.y - host.y, leafBody.z - host.z] as const
-      const length = Math.hypot(...away)
-      // within a right angle: on an edge the way bends
-      expect((px * away[0] + py * away[1] + pz * away[2]) / length).toBeGreaterThan(0.5)
+      // along its own stretch of surface: over an edge the way bends
+      const up = away[0] * leafBody.nx + away[1] * leafBody.ny + away[2] * leafBody.nz
+      const along = px * away[0] + py * away[1] + pz * away[2]
+      expect(along).toBeGreaterThan(0.99 * Math.sqrt(Math.hypot(...away) ** 2 - up ** 2))
+      expect(Math.hypot(...away)).toBeLessThan(host.kind.r + leafBody.kind.longMm)
     }
   })
 })
