@@ -38,6 +38,8 @@ export const starterSettings: Settings = {
   supportEveryMm: 45,
   supportKg: 1,
   supportRingShare: 0.7,
+  hangMostPa: 400,
+  hangMostGrams: 6,
   boardMarginMm: 50,
   lidClearMm: 20,
   pantry: {},

@@ -82,11 +82,33 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         )
       tiersOnce.add(tier)
     })
+    repeated(piece.layouts).forEach((i) => {
+      say(
+        ['pieces', p, 'layouts', i, 'id'],
+        'Two arrangements of this piece have the same id. Give one another id.',
+      )
+    })
     repeated(piece.flowers).forEach((i) => {
       say(
         ['pieces', p, 'flowers', i, 'id'],
         'Two flowers of this piece have the same id. Give one another id.',
       )
+    })
+    const standing = new Set(piece.flowers.filter((f) => f.placement.kind === 'each').map((f) => f.id))
+    piece.layouts.forEach(({ sites }, l) => {
+      repeated(sites).forEach((i) => {
+        say(
+          ['pieces', p, 'layouts', l, 'sites', i, 'id'],
+          'Two places of this piece have the same id. Give one another id.',
+        )
+      })
+      sites.forEach((site, i) => {
+        if (!standing.has(site.placedId))
+          say(
+            ['pieces', p, 'layouts', l, 'sites', i, 'placedId'],
+            `${piece.name} has no flower "${site.placedId}" to stand there. Take the place out, or choose another flower.`,
+          )
+      })
     })
     piece.flowers.forEach((placed, f) => {
       const at = ['pieces', p, 'flowers', f]

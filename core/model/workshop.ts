@@ -70,6 +70,9 @@ export const settingsSchema = z.object({
   /** Board around the lowest tier, and air over what stands highest, mm. */
   boardMarginMm: z.number().min(0).max(200).default(50),
   lidClearMm: z.number().min(0).max(200).default(20),
+  /** What may hang on a side: how hard a flower may pull there, Pa, and how heavy it may be, g. */
+  hangMostPa: z.number().min(1).max(10000).default(400),
+  hangMostGrams: z.number().min(0.1).max(100).default(6),
   /** Ingredients on hand by name, g. */
   pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),

@@ -41,12 +41,18 @@ export function newPiece(id: string, kind: SurfaceKind): Piece {
   return { id, ...structuredClone(starts[kind]) }
 }
 
-/** A copy of a piece under a new name, its flowers with new ids. */
+/** A copy of a piece under a new name, its flowers and their places with new ids. */
 export function duplicatePiece(piece: Piece, newId: () => string): Piece {
+  const ids = new Map(piece.flowers.map((f) => [f.id, newId()]))
   return {
     ...piece,
     id: newId(),
     name: `${piece.name} (copy)`.slice(0, 80),
-    flowers: piece.flowers.map((f) => ({ ...f, id: newId() })),
+    flowers: piece.flowers.map((f) => ({ ...f, id: ids.get(f.id)! })),
+    layouts: piece.layouts.map((layout) => ({
+      ...layout,
+      id: newId(),
+      sites: layout.sites.map((s) => ({ ...s, placedId: ids.get(s.placedId) ?? s.placedId })),
+    })),
   }
 }

@@ -1,4 +1,6 @@
+import type { Layout } from '../model/layout.ts'
 import type { Piece } from '../model/order.ts'
+import type { Place } from '../surfaces/chart.ts'
 import type { Surface } from '../surfaces/index.ts'
 
 export type CakePiece = Piece & { shape: Extract<Surface, { kind: 'cake' }> }
@@ -37,6 +39,7 @@ export function removeTier(piece: CakePiece, tier: number): CakePiece {
     ownTiers: piece.ownTiers
       .filter((own) => own.tier !== tier)
       .map((own) => ({ ...own, tier: down(own.tier) })),
+    layouts: piece.layouts.map((layout) => ({ ...layout, ...withoutTier(layout, tier) })),
     flowers: piece.flowers
       .filter(({ placement }) => placement.kind !== 'border' || placement.tier !== tier)
       .map((f) =>
@@ -44,5 +47,19 @@ export function removeTier(piece: CakePiece, tier: number): CakePiece {
           ? { ...f, placement: { ...f.placement, tier: down(f.placement.tier) } }
           : f,
       ),
+  }
+}
+
+/** What stood on a tier goes with it, leaves with their flower; what stood above comes down. */
+function withoutTier({ sites, keepOuts, path }: Layout, tier: number) {
+  const lower = <T extends { place: Place }>(thing: T): T =>
+    thing.place.tier > tier ? { ...thing, place: { ...thing.place, tier: thing.place.tier - 1 } } : thing
+  const stays = <T extends { place: Place }>(thing: T) => thing.place.tier !== tier
+  const left = sites.filter(stays)
+  const there = new Set(left.map((s) => s.id))
+  return {
+    sites: left.map(lower).map((s) => (s.hostId && !there.has(s.hostId) ? { ...s, hostId: null } : s)),
+    keepOuts: keepOuts.filter(stays).map(lower),
+    path: path.filter((p) => p.tier !== tier).map((p) => (p.tier > tier ? { ...p, tier: p.tier - 1 } : p)),
   }
 }

@@ -46,7 +46,6 @@ function cakeOf(
   const grams = tierGrams(piece, uses, settings)
   const lowest = tiers[0]!
   const topCoatMm = spreadsOn(piece, tiers.length - 1).coat?.thicknessMm ?? 0
-  const standingMm = Math.max(0, ...placements.map((p) => p.fitted.measure.heightMm))
   const boardMm = lowest.diameterMm + 2 * settings.boardMarginMm
   return {
     pieceId: piece.id,
@@ -71,7 +70,7 @@ function cakeOf(
         STRONGEST_MM +
         tiers.reduce((sum, t) => sum + t.heightMm, 0) +
         topCoatMm +
-        standingMm +
+        standingMm(piece, placements) +
         settings.lidClearMm,
     },
   }
@@ -79,7 +78,7 @@ function cakeOf(
 
 /**
  * The tiers as they are finished, g: the cake itself by its volume, what is spread on each, borders where they run, and the
- * rest of what is piped shared out by what is seen of each tier.
+ * rest of what is piped where it stands, or shared out by what is seen of each tier.
  */
 function tierGrams(piece: CakePiece, uses: readonly Use[], settings: Settings): number[] {
   const bodies = surfaceDefinition('cake').bodies(piece.shape)
@@ -90,18 +89,38 @@ function tierGrams(piece: CakePiece, uses: readonly Use[], settings: Settings): 
   )
   for (const use of uses.filter((u) => u.pieceId === piece.id)) {
     const each = use.parts.reduce((sum, p) => sum + p.piped, 0) / piece.count
-    const own = tierOf(piece, use)
-    if (own !== null) grams[own]! += each
-    else for (const [i, body] of bodies.entries()) grams[i]! += (each * body.seenMm2) / seen
+    const shares = tierShares(piece, use) ?? bodies.map((body) => body.seenMm2 / seen)
+    for (const [i, share] of shares.entries()) grams[i]! += each * share
   }
   return grams
 }
 
-/** The tier that a use is all on; null where it is spread over the cake. */
-function tierOf(piece: CakePiece, use: Use): number | null {
-  if (use.form === 'coat') return Number(use.id.slice(piece.id.length + 1).split('.')[1] ?? 0)
+/** Shares of a use by tier; null where nobody has said where it goes. */
+function tierShares(piece: CakePiece, use: Use): number[] | null {
+  const only = (tier: number) => piece.shape.tiers.map((_, i) => (i === tier ? 1 : 0))
+  if (use.form === 'coat') return only(Number(use.id.slice(piece.id.length + 1).split('.')[1] ?? 0))
   const placement = piece.flowers.find((f) => f.id === use.placedId)?.placement
-  return placement?.kind === 'border' ? placement.tier : null
+  if (placement?.kind === 'border') return only(placement.tier)
+  const sites = piece.layouts.flatMap((l) => l.sites).filter((s) => s.placedId === use.placedId)
+  if (sites.length === 0) return null
+  const top = piece.shape.tiers.length - 1
+  return piece.shape.tiers.map(
+    (_, i) => sites.filter((s) => Math.min(top, s.place.tier) === i).length / sites.length,
+  )
+}
+
+/** How high the highest flower stands that can be on the top: all of them, where nobody has said where they go, mm. */
+function standingMm(piece: CakePiece, placements: readonly FittedPlacement[]): number {
+  const top = piece.shape.tiers.length - 1
+  const onTop = ({ placed }: FittedPlacement) =>
+    piece.layouts.length === 0 ||
+    (placed.placement.kind === 'border' &&
+      placed.placement.edge === 'top' &&
+      placed.placement.tier === top) ||
+    piece.layouts.some((l) =>
+      l.sites.some((s) => s.placedId === placed.id && s.place.zone === 'top' && s.place.tier >= top),
+    )
+  return Math.max(0, ...placements.filter(onTop).map((p) => p.fitted.measure.heightMm))
 }
 
 function supportsUnder(diameterMm: number, aboveGrams: number, lengthMm: number, settings: Settings) {

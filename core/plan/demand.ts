@@ -3,6 +3,7 @@ import { scaledPitch } from '../flowers/pitch.ts'
 import type { FittedFlower } from '../flowers/resolve.ts'
 import { stepWords } from '../flowers/tooling.ts'
 import { loadDefinition } from '../loads/index.ts'
+import { flowersOn } from '../model/arrangements.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import type { Use } from '../model/plan.ts'
@@ -19,6 +20,7 @@ export interface FittedPlacement {
   /** Colours of its roles, those of second tones included. */
   colours: PlacedFlower['colours']
   fitted: FittedFlower
+  /** On the average: like pieces need not be arranged alike. */
   perPiece: number
   total: number
 }
@@ -36,7 +38,10 @@ const COAT_OVERHEAD_S = 3
 /** Every stroke of every piece, in grams per colour, stiffness, tip and setting. */
 export function demand(at: Lookup): Demand {
   const placements = at.order.pieces.flatMap((piece) =>
-    piece.flowers.map((placed) => fitPlacement(at, piece, placed)),
+    piece.flowers
+      .map((placed) => fitPlacement(at, piece, placed))
+      // what has no place on a piece whose flowers have places is not piped
+      .filter((p) => p.total > 0),
   )
   const coats = at.order.pieces.flatMap((piece) => spreads(at, piece))
   return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p))] }
@@ -45,11 +50,11 @@ export function demand(at: Lookup): Demand {
 function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {
   const { flower, colours } = flowerForOrder(at.flower(placed.flowerId), placed)
   const fitted = at.fit(flower, placed)
-  const perPiece =
+  const total =
     placed.placement.kind === 'each'
-      ? placed.placement.perPiece
-      : borderUnits(piece, placed.placement, scaledPitch(flower, fitted))
-  return { piece, placed, flower, colours, fitted, perPiece, total: perPiece * piece.count }
+      ? flowersOn(piece, placed)
+      : piece.count * borderUnits(piece, placed.placement, scaledPitch(flower, fitted))
+  return { piece, placed, flower, colours, fitted, perPiece: total / piece.count, total }
 }
 
 type BorderPlacement = Extract<PlacedFlower['placement'], { kind: 'border' }>

@@ -31,6 +31,8 @@ const PACKING = 0.85
 /** More flowers than the top has room for. */
 export const tooMany: AdviceCheck = ({ at, placements }) =>
   at.order.pieces.flatMap((piece) => {
+    // where every flower has its place, that place is judged
+    if (piece.layouts.length > 0) return []
     const here = placements.filter(
       (p) => p.piece.id === piece.id && (p.flower.form === 'flower' || p.flower.form === 'leaf'),
     )

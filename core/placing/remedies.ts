@@ -1,0 +1,21 @@
+import type { Layout } from '../model/layout.ts'
+import { exchange, findRoom, type Hand, putOn, rubOut, turnWhole } from './byHand.ts'
+import type { Remedy } from './judge.ts'
+
+/** A layout after somebody has taken a remedy. */
+export function remedied(hand: Hand, remedy: Remedy, newId: () => string): Layout {
+  switch (remedy.kind) {
+    case 'fill':
+      return putOn(hand, remedy.placedId, remedy.spot, newId).layout
+    case 'turn':
+      return turnWhole(hand, remedy.byDeg)
+    case 'swap':
+      return exchange(hand.layout, remedy.siteIds)
+    case 'moveIn':
+      return findRoom(hand, new Set([remedy.siteId]))
+    case 'giveWay':
+      return findRoom(hand, new Set(remedy.siteIds))
+    case 'takeOff':
+      return rubOut(hand.layout, new Set([remedy.siteId]))
+  }
+}
