@@ -64,6 +64,15 @@ export interface Band {
   toMm: number
 }
 
+/** A piece's surface as triangles, mm. */
+export interface Skin {
+  positions: Float32Array
+  normals: Float32Array
+  indices: Uint32Array
+  /** Of each point, which tier it is on. */
+  tiers: Uint8Array
+}
+
 /** How a surface is measured and moved about on. All lengths in mm. */
 export interface Chart {
   point(spot: Spot): Point
@@ -81,6 +90,8 @@ export interface Chart {
   zoneOf(spot: Spot): { zone: 'top' | 'side'; tier: number }
   /** Points no further than so much from each other, with the area that each stands for. */
   samples(stepMm: number): Sample[]
+  /** It as triangles, fine enough to be looked at. */
+  skin(): Skin
   /** Where a place lies in the picture of the surface laid flat, and back. */
   unroll(spot: Spot): { x: number; y: number }
   rollUp(x: number, y: number): Spot

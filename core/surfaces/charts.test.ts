@@ -34,6 +34,7 @@ const shapes: [string, Surface][] = [
   ],
   ['a sheet', { kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 60 }],
 ]
+type Vec = readonly [number, number, number]
 const share = fc.double({ min: 0.001, max: 0.999, noNaN: true })
 
 describe.each(shapes)('the surface of %s', (_, shape) => {
@@ -54,6 +55,22 @@ describe.each(shapes)('the surface of %s', (_, shape) => {
       // a little above the surface there is no cake, a little below there is
       expect(s.nx * s.x + s.ny * s.y + s.nz * (s.z + 60)).toBeGreaterThan(0)
     }
+  })
+
+  it('has a skin that faces outward and has the same area', () => {
+    const { positions, normals, indices } = chart.skin()
+    const at = (i: number, of: Float32Array) => [of[3 * i]!, of[3 * i + 1]!, of[3 * i + 2]!] as const
+    let area = 0
+    for (let t = 0; t < indices.length; t += 3) {
+      const [a, b, c] = [0, 1, 2].map((k) => at(indices[t + k]!, positions)) as [Vec, Vec, Vec]
+      const [u, v] = [a, a].map((p, k) => [b, c][k]!.map((x, i) => x - p[i]!)) as unknown as [Vec, Vec]
+      const cross = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]]
+      const twice = Math.hypot(...cross)
+      area += twice / 2
+      const n = at(indices[t + 1]!, normals)
+      if (twice > 1e-6) expect(cross[0]! * n[0] + cross[1]! * n[1] + cross[2]! * n[2]).toBeGreaterThan(0)
+    }
+    expect(area / samples.reduce((sum, s) => sum + s.mm2, 0)).toBeCloseTo(1, 1.7)
   })
 
   it('finds every one of its points again, and from a little way off', () => {

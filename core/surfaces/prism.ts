@@ -1,4 +1,4 @@
-import type { Chart, Course, Place, Point, Sample, Spot } from './chart.ts'
+import type { Chart, Course, Place, Point, Sample, Skin, Spot } from './chart.ts'
 
 /** A piece that is the same all the way up: its outline seen from above, anticlockwise, and its height, mm. */
 export interface Prism {
@@ -130,6 +130,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
           )
       return samples
     },
+    skin: () => skinOf(edges, heightMm),
     unroll: (spot) =>
       spot.face === SIDE
         ? { x: fromFront(spot.b), y: spot.a }
@@ -170,6 +171,33 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
     return turned - round * Math.round(turned / round)
   }
   return chart
+}
+
+/** The top as a fan about its middle, and a wall for every edge. */
+function skinOf(edges: readonly Edge[], heightMm: number): Skin {
+  const positions = [0, 0, heightMm]
+  const normals = [0, 0, 1]
+  const indices: number[] = []
+  for (const { x, y } of edges) {
+    positions.push(x, y, heightMm)
+    normals.push(0, 0, 1)
+  }
+  for (let i = 0; i < edges.length; i++) indices.push(0, 1 + i, 1 + ((i + 1) % edges.length))
+  for (const { x, y, dx, dy, nx, ny, lengthMm } of edges) {
+    const first = positions.length / 3
+    for (const along of [0, lengthMm])
+      for (const z of [0, heightMm]) {
+        positions.push(x + along * dx, y + along * dy, z)
+        normals.push(nx, ny, 0)
+      }
+    indices.push(first, first + 2, first + 3, first, first + 3, first + 1)
+  }
+  return {
+    positions: Float32Array.from(positions),
+    normals: Float32Array.from(normals),
+    indices: Uint32Array.from(indices),
+    tiers: new Uint8Array(positions.length / 3),
+  }
 }
 
 /** A point that faces between up (0) and out over an edge (1); its "outward" is the edge's. */

@@ -1,5 +1,5 @@
 import { seeded } from '../random.ts'
-import type { Anchor, Band, Chart, Course, Place, Point, Sample, Spot } from './chart.ts'
+import type { Anchor, Band, Chart, Course, Place, Point, Sample, Skin, Spot } from './chart.ts'
 import { cutAt, nearestOn, type Stretch } from './profile.ts'
 
 /** What a round piece is made of, from the middle of its top outward and down. */
@@ -99,6 +99,7 @@ export function revolution(outline: Outline): Chart {
       return { face: 0, a: Math.min(ends.to, Math.max(ends.from, u)), b: (b * Math.PI) / 180 }
     },
     samples: (stepMm) => samplesOf(total, stepMm, cut, point),
+    skin: () => skinOf(stretches),
     unroll: ({ a, b }) => ({ x: frontAngle(b) * reachMm, y: a }),
     rollUp: (x, y) => ({ face: 0, a: within(y), b: x / reachMm - Math.PI / 2 }),
     roundMm: 2 * Math.PI * reachMm,
@@ -154,6 +155,42 @@ function samplesOf(
       return Object.assign(point(spot), { spot, mm2: (round * high) / count })
     })
   }).flat()
+}
+
+/** Posts once round, and rows to a bend. */
+const POSTS = 96
+const ROWS = 7
+
+function skinOf(stretches: readonly Stretch[]): Skin {
+  const positions: number[] = []
+  const normals: number[] = []
+  const tiers: number[] = []
+  const indices: number[] = []
+  for (const stretch of stretches) {
+    const rows = stretch.kind === 'arc' ? ROWS : 1
+    const first = positions.length / 3
+    for (let i = 0; i <= rows; i++) {
+      const { r, z, nr, nz } = cutAt(stretch, (stretch.lengthMm * i) / rows)
+      for (let k = 0; k <= POSTS; k++) {
+        const v = (2 * Math.PI * k) / POSTS
+        positions.push(r * Math.cos(v), r * Math.sin(v), z)
+        normals.push(nr * Math.cos(v), nr * Math.sin(v), nz)
+        tiers.push(stretch.tier)
+      }
+    }
+    for (let i = 0; i < rows; i++)
+      for (let k = 0; k < POSTS; k++) {
+        const a = first + i * (POSTS + 1) + k
+        const b = a + POSTS + 1
+        indices.push(a, b, b + 1, a, b + 1, a + 1)
+      }
+  }
+  return {
+    positions: Float32Array.from(positions),
+    normals: Float32Array.from(normals),
+    tiers: Uint8Array.from(tiers),
+    indices: Uint32Array.from(indices),
+  }
 }
 
 function bandsOf(stretches: readonly Stretch[], starts: readonly number[], outline: Outline): Band[] {

@@ -17,13 +17,18 @@ varying float vLayer;
 varying float vOpen;
 varying vec3 vPosition;
 void main() {
-  vNormal = normalize(mat3(modelMatrix) * normal);
-  vBent = normalize(mat3(modelMatrix) * bent);
+  #ifdef USE_INSTANCING
+    mat4 placed = modelMatrix * instanceMatrix;
+  #else
+    mat4 placed = modelMatrix;
+  #endif
+  vNormal = normalize(mat3(placed) * normal);
+  vBent = normalize(mat3(placed) * bent);
   vStroke = vec2(place, along);
   vThick = thick;
   vLayer = layer;
   vOpen = openness;
-  vec4 world = modelMatrix * vec4(position, 1.0);
+  vec4 world = placed * vec4(position, 1.0);
   vPosition = world.xyz;
   gl_Position = projectionMatrix * viewMatrix * world;
 }

@@ -1,0 +1,255 @@
+import {
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  CylinderGeometry,
+  DirectionalLight,
+  Group,
+  InstancedMesh,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  RingGeometry,
+  Scene,
+  type ShaderMaterial,
+  Vector2,
+  WebGLRenderer,
+} from 'three'
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+import type { Skin } from '#core/surfaces/chart'
+import type { Solid } from '../workers/solid.worker.ts'
+import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import type { Palette } from './palette.ts'
+
+/** A piece without its flowers: its surface, the colour of each tier, and what is below it. */
+export interface PieceBody {
+  skin: Skin
+  /** By tier, from the lowest. */
+  coats: readonly string[]
+  reachMm: number
+  highMm: number
+  /** What it stands in or on: a paper case, itself, or a board so far across. */
+  below: { kind: 'case' | 'biscuit' | 'board'; mm: number }
+}
+
+/** One flower, as often as it stands there. */
+export interface Stood {
+  solid: Solid
+  palette: Palette
+  /** 4 by 4 matrices, and the sites that they belong to; borders have none. */
+  stands: readonly Float32Array[]
+  siteIds: readonly string[]
+}
+
+export interface PieceScene {
+  body(body: PieceBody): void
+  flowers(flowers: readonly Stood[]): void
+  /** Rings around what is chosen: where, and how wide, mm. */
+  chosen(stands: readonly { stand: Float32Array; r: number }[]): void
+  /** Which thing is under a point of the canvas, in CSS pixels. */
+  pick(x: number, y: number): string | null
+  /** Where the surface of the piece is hit. */
+  hit(x: number, y: number): { x: number; y: number; z: number } | null
+  /** Looks from this side: radians from the front, to the right. */
+  lookFrom(angle: number): void
+  /** Turning by the pointer, on or off: off while a flower is dragged. */
+  turnable(on: boolean): void
+  resize(width: number, height: number): void
+  dispose(): void
+}
+
+const CRUST = new Color('#c89b6a')
+const CASE = new Color('#8b6b4e')
+const BOARD = new Color('#cfccc6')
+const ELEVATION = 0.5
+const CASE_MM = 30
+
+/** A piece that turns under the pointer, with its flowers. `onLook` hears from which side it is looked at. @throws Error without WebGL. */
+export function createPieceScene(
+  canvas: HTMLCanvasElement,
+  antialias: boolean,
+  onLook: (angle: number) => void,
+): PieceScene {
+  const renderer = new WebGLRenderer({ canvas, antialias, alpha: true })
+  renderer.setClearColor(new Color(0xffffff), 0)
+  const scene = new Scene()
+  scene.add(new AmbientLight(0xffffff, 2.2))
+  const sun = new DirectionalLight(0xffffff, 1.5)
+  sun.position.copy(KEY_LIGHT)
+  scene.add(sun)
+  const camera = new PerspectiveCamera(22, 1, 10, 8000)
+  camera.up.set(0, 0, 1)
+  const controls = new OrbitControls(camera, canvas)
+  controls.enablePan = false
+  controls.maxPolarAngle = Math.PI * 0.5
+  let asked = 0
+  const draw = () => {
+    asked ||= requestAnimationFrame(() => {
+      asked = 0
+      renderer.render(scene, camera)
+    })
+  }
+  controls.addEventListener('change', () => {
+    onLook(Math.atan2(camera.position.x, -camera.position.y))
+    draw()
+  })
+
+  const piece = new Group()
+  const standing = new Group()
+  const marks = new Group()
+  scene.add(piece, standing, marks)
+  const ring = new RingGeometry(0.94, 1.06, 48)
+  const ink = new MeshBasicMaterial({ color: 0x191919, depthTest: false, transparent: true })
+  const geometries = new Map<Solid, BufferGeometry>()
+  const materials = new Map<string, ShaderMaterial>()
+  let surface: Mesh | null = null
+  let framed = ''
+
+  function clear(group: Group, keep: (mesh: Mesh) => boolean = () => false) {
+    for (const child of [...group.children]) {
+      group.remove(child)
+      const mesh = child as Mesh
+      if (!keep(mesh)) mesh.geometry?.dispose()
+      if (child instanceof InstancedMesh) child.dispose()
+    }
+  }
+
+  function frame(reach: number, high: number, below: number) {
+    const key = `${reach} ${high} ${below}`
+    if (key === framed) return
+    framed = key
+    const middle = (high - below) / 2
+    const radius = Math.hypot(reach, (high + below) / 2) * 0.98
+    const away = radius / Math.sin((camera.fov * Math.PI) / 360)
+    controls.target.set(0, 0, middle)
+    camera.position.set(0, -Math.cos(ELEVATION) * away, middle + Math.sin(ELEVATION) * away)
+    controls.minDistance = away * 0.3
+    controls.maxDistance = away * 2
+    controls.update()
+  }
+
+  const caster = new Raycaster()
+  const aim = (x: number, y: number) => {
+    const { clientWidth, clientHeight } = canvas
+    caster.setFromCamera(new Vector2((2 * x) / clientWidth - 1, 1 - (2 * y) / clientHeight), camera)
+    return caster
+  }
+
+  return {
+    body({ skin, coats, reachMm, highMm, below }) {
+      clear(piece)
+      const geometry = new BufferGeometry()
+      geometry.setAttribute('position', new BufferAttribute(skin.positions, 3))
+      geometry.setAttribute('normal', new BufferAttribute(skin.normals, 3))
+      geometry.setIndex(new BufferAttribute(skin.indices, 1))
+      const colours = new Float32Array(skin.tiers.length * 3)
+      skin.tiers.forEach((tier, i) => {
+        const { r, g, b } = new Color(coats[tier] ?? coats[0] ?? CRUST)
+        colours.set([r, g, b], 3 * i)
+      })
+      geometry.setAttribute('color', new BufferAttribute(colours, 3))
+      surface = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true }))
+      piece.add(surface)
+      const underMm = below.kind === 'case' ? CASE_MM : below.kind === 'biscuit' ? below.mm : 6
+      const wide = below.kind === 'board' ? below.mm / 2 : reachMm * 0.98
+      const foot = new Mesh(
+        new CylinderGeometry(wide, below.kind === 'case' ? wide * 0.76 : wide, underMm, 72),
+        new MeshLambertMaterial({
+          color: below.kind === 'case' ? CASE : below.kind === 'board' ? BOARD : CRUST,
+        }),
+      )
+      foot.rotation.x = Math.PI / 2
+      foot.position.z = -underMm / 2 - 0.05
+      piece.add(foot)
+      frame(Math.max(wide, reachMm), highMm + reachMm * 0.12, below.kind === 'board' ? 6 : underMm)
+      draw()
+    },
+    flowers(flowers) {
+      const used = new Set(flowers.map((f) => f.solid))
+      clear(standing, () => true)
+      for (const [solid, geometry] of geometries)
+        if (!used.has(solid)) {
+          geometry.dispose()
+          geometries.delete(solid)
+        }
+      for (const { solid, palette, stands, siteIds } of flowers) {
+        if (stands.length === 0) continue
+        const geometry = geometries.get(solid) ?? flowerGeometry(solid)
+        geometries.set(solid, geometry)
+        const key = `${palette.columns} ${palette.texels.join()}`
+        let material = materials.get(key)
+        if (!material) {
+          material = flowerMaterial(0.4)
+          setPalette(material, palette)
+          materials.set(key, material)
+        }
+        const mesh = new InstancedMesh(geometry, material, stands.length)
+        stands.forEach((stand, i) => mesh.setMatrixAt(i, new Matrix4().fromArray(stand)))
+        mesh.userData.siteIds = siteIds
+        mesh.frustumCulled = false
+        standing.add(mesh)
+      }
+      draw()
+    },
+    chosen(stands) {
+      clear(marks, () => true)
+      for (const { stand, r } of stands) {
+        const mark = new Mesh(ring, ink)
+        mark.matrixAutoUpdate = false
+        mark.matrix.fromArray(stand).multiply(new Matrix4().makeScale(r, r, 1))
+        mark.renderOrder = 2
+        marks.add(mark)
+      }
+      draw()
+    },
+    pick(x, y) {
+      const hits = aim(x, y).intersectObjects([...standing.children, ...(surface ? [surface] : [])])
+      for (const { object, instanceId } of hits) {
+        if (object === surface) return null
+        const id = (object.userData.siteIds as string[])[instanceId ?? -1]
+        if (id) return id
+      }
+      return null
+    },
+    hit(x, y) {
+      const at = surface && aim(x, y).intersectObject(surface)[0]?.point
+      return at ? { x: at.x, y: at.y, z: at.z } : null
+    },
+    lookFrom(angle) {
+      const away = Math.hypot(camera.position.x, camera.position.y)
+      camera.position.x = Math.sin(angle) * away
+      camera.position.y = -Math.cos(angle) * away
+      controls.update()
+      draw()
+    },
+    turnable(on) {
+      controls.enabled = on
+    },
+    resize(width, height) {
+      renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
+      renderer.setSize(width, height, false)
+      camera.aspect = width / Math.max(1, height)
+      camera.updateProjectionMatrix()
+      draw()
+    },
+    dispose() {
+      cancelAnimationFrame(asked)
+      controls.dispose()
+      clear(piece)
+      clear(standing, () => true)
+      for (const geometry of geometries.values()) geometry.dispose()
+      for (const material of materials.values()) {
+        ;(material.uniforms.palette?.value as { dispose(): void } | null)?.dispose()
+        material.dispose()
+      }
+      ring.dispose()
+      ink.dispose()
+      renderer.dispose()
+      renderer.forceContextLoss()
+    },
+  }
+}

@@ -1,0 +1,33 @@
+import * as Comlink from 'comlink'
+import useSWR from 'swr'
+import type { Order, Piece } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import type { PlacedKind, Placing } from './placing.worker.ts'
+
+let remote: Comlink.Remote<Placing> | null = null
+let sent: Workshop | null = null
+let generation = 0
+
+/** The worker that places and judges, with this workshop loaded. */
+export function placing(workshop: Workshop): Comlink.Remote<Placing> {
+  remote ??= Comlink.wrap<Placing>(
+    new Worker(new URL('./placing.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  if (sent !== workshop) {
+    sent = workshop
+    generation += 1
+    void remote.setWorkshop(workshop)
+  }
+  return remote
+}
+
+/** The flowers of a piece as placing and drawing need them; the last answer while they are worked out anew. */
+export function useKinds(order: Order, piece: Piece, workshop: Workshop): PlacedKind[] | undefined {
+  const worker = placing(workshop)
+  const { flowers, icingKindId } = piece
+  return useSWR<PlacedKind[], Error>(
+    ['kinds', flowers, icingKindId, order.colours, order.icingKindId, generation],
+    () => worker.kinds({ colours: order.colours, icingKindId: order.icingKindId }, { flowers, icingKindId }),
+    { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
+  ).data
+}

@@ -1,0 +1,144 @@
+import * as Comlink from 'comlink'
+import { flowerForOrder } from '#core/flowers/forOrder'
+import type { ResolvedLayer } from '#core/flowers/layers'
+import { planView } from '#core/flowers/planView'
+import { fitFlower } from '#core/flowers/resolve'
+import { type BorderRun, borderRun } from '#core/flowers/run'
+import type { ViewShape } from '#core/flowers/strokeShapes'
+import type { Layout } from '#core/model/layout'
+import type { Order, Piece, PlacedFlower } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import type { Kind } from '#core/placing/body'
+import { fullnessOf } from '#core/placing/counts'
+import { coveredShare } from '#core/placing/cover'
+import { type Finding, judge } from '#core/placing/judge'
+import { kindOf } from '#core/placing/kinds'
+import { bodiesOf, groundFor, placed as layOut } from '#core/placing/place'
+import { chartOf } from '#core/surfaces/index'
+import { formatLength } from '#core/units'
+
+/** A flower of a piece with all that placing and drawing it takes. */
+export interface PlacedKind {
+  placedId: string
+  name: string
+  form: 'flower' | 'leaf' | 'vine' | 'border'
+  kind: Kind
+  shapes: ViewShape[]
+  layers: ResolvedLayer[]
+  /** Hex colours by role. */
+  colours: Record<string, string>
+  /** For a border: how its units follow each other. */
+  run: BorderRun | null
+}
+
+/** What is said about a layout. */
+export interface Judgement {
+  findings: Finding[]
+  covered: number
+  fullness: number
+}
+
+let workshop: Workshop | null = null
+/** Fitted and piled flowers by what they depend on. */
+const known = new Map<string, Omit<PlacedKind, 'placedId' | 'colours'>>()
+const MOST_KNOWN = 120
+
+const placing = {
+  setWorkshop(next: Workshop): void {
+    workshop = next
+    known.clear()
+  },
+  /** Every flower of a piece, fitted to its size and piled. */
+  kinds: (
+    order: Pick<Order, 'colours' | 'icingKindId'>,
+    piece: Pick<Piece, 'flowers' | 'icingKindId'>,
+  ): PlacedKind[] =>
+    piece.flowers.flatMap((placed) => {
+      const of = kindFor(order, piece, placed)
+      return of ? [of] : []
+    }),
+  /** A layout placed anew. */
+  lay(
+    piece: Pick<Piece, 'shape'>,
+    kinds: Kind[],
+    layout: Layout,
+    numbers: [string, number][],
+    improved: boolean,
+  ): Layout {
+    const chart = chartOf(piece.shape)
+    const newId = () => `s-${crypto.randomUUID().slice(0, 12)}`
+    return layOut({ chart, kinds, numbers: new Map(numbers), layout, newId }, improved)
+  },
+  judge(piece: Pick<Piece, 'shape'>, kinds: Kind[], names: [string, string][], layout: Layout): Judgement {
+    const chart = chartOf(piece.shape)
+    const ground = groundFor(chart, kinds, layout)
+    const bodies = bodiesOf(chart, kinds, layout.sites)
+    const nameOf = new Map(names)
+    const counts = kinds.map((kind) => ({
+      kind,
+      count: layout.sites.filter((s) => s.placedId === kind.placedId).length,
+    }))
+    return {
+      findings: judge({
+        ...{ chart, ground, bodies, kinds, layout },
+        nameOf: (id) => nameOf.get(id) ?? 'A flower',
+        length: (mm) => formatLength(mm, needed().settings.lengths),
+      }),
+      covered: coveredShare(ground, bodies),
+      fullness: fullnessOf(ground, counts),
+    }
+  },
+}
+export type Placing = typeof placing
+
+function needed(): Workshop {
+  if (!workshop) throw new Error('The workshop has not been sent yet.')
+  return workshop
+}
+
+function kindFor(
+  order: Pick<Order, 'colours' | 'icingKindId'>,
+  piece: Pick<Piece, 'icingKindId'>,
+  placed: PlacedFlower,
+): PlacedKind | null {
+  const shop = needed()
+  const recipe = shop.flowers.find((f) => f.id === placed.flowerId)
+  if (!recipe) return null
+  const { flower, colours } = flowerForOrder(recipe, placed)
+  const hexes = new Map(order.colours.map((c) => [c.id, c.hex]))
+  const worn = Object.fromEntries(flower.roles.map((r) => [r.id, hexes.get(colours[r.id] ?? '') ?? r.hex]))
+  const icing = shop.icings.find((i) => i.id === (piece.icingKindId ?? order.icingKindId))
+  const key = JSON.stringify([flower, placed.sizeMm, placed.tips, icing?.density])
+  let made = known.get(key)
+  if (!made) {
+    const { layers, measure, factor } = fitFlower(flower, placed, shop.tips)
+    const shapes = planView(layers)
+    const { settings } = shop
+    const kind = kindOf(
+      {
+        placedId: '',
+        flower,
+        shapes,
+        diameterMm: measure.diameterMm,
+        heightMm: measure.heightMm,
+        grams: (measure.volumeMm3 / 1000) * (icing?.density ?? 1),
+        hex: '',
+      },
+      { mostPa: settings.hangMostPa, mostGrams: settings.hangMostGrams },
+    )
+    made = {
+      name: flower.name,
+      form: flower.form,
+      kind,
+      shapes,
+      layers,
+      run: borderRun(flower, layers, factor),
+    }
+    if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!)
+    known.set(key, made)
+  }
+  const hex = Object.values(worn)[0] ?? '#b9b9b9'
+  return { ...made, placedId: placed.id, kind: { ...made.kind, placedId: placed.id, hex }, colours: worn }
+}
+
+Comlink.expose(placing)
