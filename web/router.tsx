@@ -26,7 +26,27 @@ export const router = createBrowserRouter([
           },
           {
             path: 'pieces',
-            lazy: async () => ({ Component: (await import('./screens/order/pieces/Pieces.tsx')).Pieces }),
+            lazy: async () => ({
+              Component: (await import('./screens/order/pieces/PiecesFrame.tsx')).PiecesFrame,
+            }),
+            children: [
+              {
+                index: true,
+                lazy: async () => ({ Component: (await import('./screens/order/pieces/Pieces.tsx')).Pieces }),
+              },
+              {
+                path: 'place/:pieceId?',
+                lazy: async () => ({ Component: (await import('./screens/order/place/Place.tsx')).Place }),
+              },
+              {
+                path: 'tray',
+                lazy: async () => ({ Component: (await import('./screens/order/pieces/Tray.tsx')).Tray }),
+              },
+              {
+                path: 'boards',
+                lazy: async () => ({ Component: (await import('./screens/order/pieces/Cakes.tsx')).Cakes }),
+              },
+            ],
           },
           {
             path: 'colours',

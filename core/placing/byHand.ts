@@ -2,7 +2,8 @@ import type { Layout, Site } from '../model/layout.ts'
 import type { Chart, Spot } from '../surfaces/chart.ts'
 import { type Area, wholeArea } from './area.ts'
 import type { Body, Kind } from './body.ts'
-import { clearOf } from './ground.ts'
+import { bareSpots } from './cover.ts'
+import { clearOf, type Ground } from './ground.ts'
 import { pointAwayFrom } from './leaves.ts'
 import { bodiesOf, siteOf } from './place.ts'
 import { relax } from './relax.ts'
@@ -242,4 +243,32 @@ export function findRoom(hand: Hand, ids: ReadonlySet<string>): Layout {
   const moved = new Set(bodies.filter((b, i) => b.spot !== before[i]))
   for (const leaf of bodies) if (leaf.host && moved.has(leaf.host)) pointAwayFrom(leaf, leaf.host)
   return stored(hand, bodies, moved)
+}
+
+/** So many of one flower and no other number: more go into the barest places, the last ones that are not pinned come off. */
+export function setNumber(
+  hand: Hand,
+  ground: Ground,
+  placedId: string,
+  wanted: number,
+  newId: () => string,
+): Layout {
+  let { layout } = hand
+  const have = () => layout.sites.filter((s) => s.placedId === placedId)
+  const loose = have().filter((s) => !s.pinned)
+  const off = loose.slice(Math.max(0, loose.length - Math.max(0, have().length - wanted)))
+  if (off.length > 0) return rubOut(layout, new Set(off.map((s) => s.id)))
+  while (have().length < wanted) {
+    const now = { ...hand, layout }
+    const spot = barest(now, ground)
+    if (!spot) break
+    layout = putOn(now, placedId, spot, newId).layout
+  }
+  return layout
+}
+
+function barest({ chart, kinds, layout }: Hand, ground: Ground): Spot | undefined {
+  const bare = bareSpots(ground, bodiesOf(chart, kinds, layout.sites), 0, 1)[0]
+  // where nothing is bare any more, in the middle of the ground
+  return bare?.spot ?? ground.samples[Math.floor(ground.samples.length / 2)]?.spot
 }

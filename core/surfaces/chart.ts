@@ -78,6 +78,8 @@ export interface Chart {
   point(spot: Spot): Point
   /** The place of the surface that is nearest to a point in space. */
   nearest(x: number, y: number, z: number): Spot
+  /** The place that is seen from straight above at (x, y); beside the piece, the nearest of its edge. */
+  under(x: number, y: number): Spot
   /** How far a place is from where the surface ends; negative beyond it. */
   insideMm(spot: Spot): number
   /** How far a place is from an inner corner, where a tier stands on another; infinite where there is none. */

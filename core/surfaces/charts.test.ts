@@ -85,6 +85,14 @@ describe.each(shapes)('the surface of %s', (_, shape) => {
     )
   })
 
+  it('is seen from above where nothing of it lies over it', () => {
+    for (const s of samples.filter((_, i) => i % 7 === 0)) {
+      const seen = chart.point(chart.under(s.x, s.y))
+      expect(seen.z).toBeGreaterThan(s.z - 1e-6)
+      if (s.nz > 0.75) expect(Math.hypot(seen.x - s.x, seen.y - s.y, seen.z - s.z)).toBeLessThan(1e-6)
+    }
+  })
+
   it('stores places and reads them back, through JSON', () => {
     fc.assert(
       fc.property(fc.nat(samples.length - 1), (i) => {

@@ -90,6 +90,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
       }
       return { face: SIDE, a: Math.min(heightMm, Math.max(0, -above)), b: s }
     },
+    under: (x, y) => (toOutline(x, y).off >= 0 ? { face: TOP, a: x, b: y } : chart.nearest(x, y, heightMm)),
     insideMm: ({ face, a, b }) =>
       face === SIDE ? heightMm - a : Math.max(toOutline(a, b).off, 0) + heightMm,
     rimMm: ({ face, a, b }) => (face === TOP ? toOutline(a, b).off : -a),

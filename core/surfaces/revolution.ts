@@ -12,6 +12,10 @@ export interface Outline {
   labelOf(zone: 'top' | 'side', tier: number): string
 }
 
+/** Halvings that find a place to less than anybody sees. */
+const HALVINGS = 40
+const NOTHING_MM = 1e-6
+
 interface Mark {
   anchor: Anchor
   zone: 'top' | 'side'
@@ -58,6 +62,23 @@ export function revolution(outline: Outline): Chart {
   const reachMm = Math.max(...stretches.map((s) => Math.max(cutAt(s, 0).r, cutAt(s, s.lengthMm).r)))
   const highMm = Math.max(...stretches.map((s) => Math.max(cutAt(s, 0).z, cutAt(s, s.lengthMm).z)))
 
+  /** How far down the outline it is seen from above at this distance from the middle. */
+  const underAt = (r: number) => {
+    for (const [i, stretch] of stretches.entries()) {
+      // as far as the way goes outward; what turns back in is under it
+      const outward =
+        stretch.kind === 'arc' ? stretch.radius * (stretch.from - Math.max(0, stretch.to)) : stretch.lengthMm
+      if (cutAt(stretch, outward).r < r - NOTHING_MM) continue
+      let [low, high] = [0, outward]
+      for (let k = 0; k < HALVINGS; k++) {
+        const mid = (low + high) / 2
+        if (cutAt(stretch, mid).r < r) low = mid
+        else high = mid
+      }
+      return starts[i]! + high
+    }
+    return zoneEnds('top', stretches.findLast((s) => s.zone === 'top')!.tier)!.to
+  }
   const topRim = zoneEnds('top', Math.max(...stretches.map((s) => s.tier)))!.to
 
   const point = ({ a: u, b: v }: Spot): Point => {
@@ -76,6 +97,7 @@ export function revolution(outline: Outline): Chart {
       })
       return { face: 0, a: best.u, b: r > 1e-9 ? Math.atan2(y, x) : 0 }
     },
+    under: (x, y) => ({ face: 0, a: underAt(Math.hypot(x, y)), b: Math.atan2(y, x) }),
     insideMm: ({ a }) => Math.min(total - a, outline.walled ? a : Number.POSITIVE_INFINITY),
     jointMm: ({ a }) => Math.min(Number.POSITIVE_INFINITY, ...jointsAt.map((u) => Math.abs(u - a))),
     rimMm: ({ a }) => Math.min(topRim - a, outline.walled ? a : Number.POSITIVE_INFINITY),

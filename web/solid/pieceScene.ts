@@ -188,7 +188,7 @@ export function createPieceScene(
           materials.set(key, material)
         }
         const mesh = new InstancedMesh(geometry, material, stands.length)
-        stands.forEach((stand, i) => mesh.setMatrixAt(i, new Matrix4().fromArray(stand)))
+        for (const [i, stand] of stands.entries()) mesh.setMatrixAt(i, new Matrix4().fromArray(stand))
         mesh.userData.siteIds = siteIds
         mesh.frustumCulled = false
         standing.add(mesh)

@@ -7,10 +7,8 @@ import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { Empty } from '../../../parts/states.tsx'
-import { Cakes } from './Cakes.tsx'
 import { PieceCard } from './PieceCard.tsx'
 import css from './Pieces.module.css'
-import { Tray } from './Tray.tsx'
 
 /** The pieces of the order, each with the flowers that go on it. */
 export function Pieces() {
@@ -64,8 +62,6 @@ export function Pieces() {
         <PieceCard key={piece.id} piece={piece} index={i} />
       ))}
       <div>{adder}</div>
-      <Cakes />
-      <Tray />
       {notes.length > 0 && (
         <Card title="Good to know">
           <AdviceList advice={notes} take={take} />

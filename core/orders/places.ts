@@ -1,0 +1,79 @@
+import { dequal as equal } from 'dequal/lite'
+import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+
+/**
+ * Some flowers of an arrangement in another size: they go to a flower of the piece that is the same but for that size, a new one
+ * where there is none. All of a flower at once is simply that flower in another size.
+ */
+export function resizeSites(
+  order: Order,
+  pieceId: string,
+  layoutId: string,
+  siteIds: ReadonlySet<string>,
+  sizeMm: number,
+  newId: () => string,
+): Order {
+  return {
+    ...order,
+    pieces: order.pieces.map((piece) =>
+      piece.id === pieceId ? resized(piece, layoutId, siteIds, sizeMm, newId) : piece,
+    ),
+  }
+}
+
+function resized(
+  piece: Piece,
+  layoutId: string,
+  siteIds: ReadonlySet<string>,
+  sizeMm: number,
+  newId: () => string,
+): Piece {
+  const chosen = piece.layouts
+    .filter((l) => l.id === layoutId)
+    .flatMap((l) => l.sites)
+    .filter((s) => siteIds.has(s.id))
+  let { flowers } = piece
+  const to = new Map<string, string>()
+  for (const placedId of new Set(chosen.map((s) => s.placedId))) {
+    const flower = flowers.find((f) => f.id === placedId)
+    if (!flower) continue
+    const all = piece.layouts.flatMap((l) => l.sites).filter((s) => s.placedId === placedId)
+    if (all.every((s) => siteIds.has(s.id))) {
+      flowers = flowers.map((f) => (f === flower ? { ...f, sizeMm } : f))
+      continue
+    }
+    const twin = flowers.find((f) => f !== flower && equal({ ...f, id: '' }, { ...flower, id: '', sizeMm }))
+    const into: PlacedFlower = twin ?? { ...flower, id: newId(), sizeMm }
+    if (!twin) flowers = flowers.flatMap((f) => (f === flower ? [f, into] : [f]))
+    to.set(placedId, into.id)
+  }
+  return withoutUnused({
+    ...piece,
+    flowers,
+    layouts: piece.layouts.map((l) =>
+      l.id === layoutId
+        ? {
+            ...l,
+            sites: l.sites.map((s) =>
+              siteIds.has(s.id) ? { ...s, placedId: to.get(s.placedId) ?? s.placedId } : s,
+            ),
+          }
+        : l,
+    ),
+  })
+}
+
+/** Twins that only differ in size and of which none stands anywhere any more go; what a person put on the piece stays. */
+function withoutUnused(piece: Piece): Piece {
+  const standing = new Set(piece.layouts.flatMap((l) => l.sites.map((s) => s.placedId)))
+  const bare = ({ id: _i, sizeMm: _s, ...rest }: PlacedFlower) => rest
+  return {
+    ...piece,
+    flowers: piece.flowers.filter(
+      (f) =>
+        f.placement.kind === 'border' ||
+        standing.has(f.id) ||
+        !piece.flowers.some((g) => g !== f && standing.has(g.id) && equal(bare(g), bare(f))),
+    ),
+  }
+}

@@ -1,0 +1,28 @@
+import { NavLink, Outlet } from 'react-router'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import css from './PiecesFrame.module.css'
+
+/** The parts of what is to be made: what is on each piece, where it goes, how it all stands together. */
+export function PiecesFrame() {
+  const { order } = useOrderEditor()
+  if (order.pieces.length === 0) return <Outlet />
+  const hasCake = order.pieces.some((p) => p.shape.kind === 'cake')
+  const parts = [
+    { to: '.', end: true, name: 'On each' },
+    { to: 'place', end: false, name: 'Place' },
+    { to: 'tray', end: false, name: 'Tray' },
+    ...(hasCake ? [{ to: 'boards', end: false, name: 'Supports and boxes' }] : []),
+  ]
+  return (
+    <>
+      <nav aria-label="Parts of the pieces" className={css.parts}>
+        {parts.map(({ to, end, name }) => (
+          <NavLink key={to} to={to} end={end} className={css.part}>
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <Outlet />
+    </>
+  )
+}

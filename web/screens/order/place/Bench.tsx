@@ -1,0 +1,160 @@
+import { useElementSize } from '@mantine/hooks'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { spreadsOn } from '#core/model/spreads'
+import type { Finding } from '#core/placing/judge'
+import { surfaceDefinition } from '#core/surfaces/index'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { useLength } from '../../../parts/length.tsx'
+import { Loading } from '../../../parts/states.tsx'
+import type { PieceBody } from '../../../solid/pieceScene.ts'
+import { Arrangements } from './Arrangements.tsx'
+import { type BorderLine, GroundAbove, GroundUnrolled } from './Grounds.tsx'
+import { useStamps } from './images.ts'
+import { Keyed } from './Keyed.tsx'
+import { Numbers } from './Numbers.tsx'
+import css from './Place.module.css'
+import { SchoolPanel } from './SchoolPanel.tsx'
+import { SitePanel } from './SitePanel.tsx'
+import { SurfaceMap } from './SurfaceMap.tsx'
+import type { Placing } from './usePlacing.ts'
+import { viewFromAbove, viewUnrolled } from './views.ts'
+
+const SolidPane = lazy(async () => ({ default: (await import('./SolidPane.tsx')).SolidPane }))
+
+const CRUST = '#c89b6a'
+const BISCUIT_MM = 6
+
+/** The three views of a piece side by side and in step, and what can be done in them. */
+export function Bench({ placing }: { placing: Placing }) {
+  const { piece, hand, borders } = placing
+  const { chart } = hand
+  const { order, workshop } = useOrderEditor()
+  const length = useLength()
+  const [looking, setLooking] = useState(0)
+  const [pointed, setPointed] = useState<Finding | null>(null)
+  const stamps = useStamps(placing.kinds)
+  const hasSide = chart.bands.some((b) => b.zone === 'side')
+
+  const coats = useMemo(() => {
+    const bodies = surfaceDefinition(piece.shape.kind).bodies(piece.shape)
+    const hexes = new Map(order.colours.map((c) => [c.id, c.hex]))
+    return bodies.map((_, tier) => hexes.get(spreadsOn(piece, tier).coat?.colourId ?? '') ?? CRUST)
+  }, [piece, order.colours])
+  const boardMm = piece.shape.kind === 'cake' ? 2 * (chart.reachMm + workshop.settings.boardMarginMm) : null
+  const body = useMemo(
+    (): PieceBody => ({
+      skin: chart.skin(),
+      coats,
+      reachMm: chart.reachMm,
+      highMm: chart.highMm,
+      below:
+        boardMm !== null
+          ? { kind: 'board', mm: boardMm }
+          : piece.shape.kind === 'cupcake'
+            ? { kind: 'case', mm: 0 }
+            : { kind: 'biscuit', mm: BISCUIT_MM },
+    }),
+    [chart, coats, boardMm, piece.shape.kind],
+  )
+  const lines = useMemo(
+    () =>
+      borders.flatMap((kind): BorderLine[] => {
+        const placement = piece.flowers.find((f) => f.id === kind.placedId)?.placement
+        return placement?.kind === 'border'
+          ? [
+              {
+                kind,
+                edge: placement.edge,
+                tier: placement.tier,
+                pitchMm: kind.run?.pitchMm ?? kind.kind.longMm,
+              },
+            ]
+          : []
+      }),
+    [borders, piece.flowers],
+  )
+
+  const upper = useElementSize()
+  const lower = useElementSize()
+  const unrolled = useMemo(
+    () => viewUnrolled(chart, Math.max(1, upper.width), Math.max(1, upper.height), looking),
+    [chart, upper.width, upper.height, looking],
+  )
+  const [aboveW, aboveH] = hasSide ? [lower.width, lower.height] : [upper.width, upper.height]
+  const above = useMemo(
+    () => viewFromAbove(chart, Math.max(1, aboveW), Math.max(1, aboveH)),
+    [chart, aboveW, aboveH],
+  )
+  const marked = pointed?.spot ?? null
+  const aboveMap = (
+    <SurfaceMap
+      {...{ placing, stamps, marked }}
+      view={above}
+      label={`${piece.name} from above`}
+      ground={<GroundAbove {...{ chart, coats, boardMm }} view={above} borders={lines} />}
+      onSpot={null}
+    />
+  )
+  return (
+    <>
+      <Keyed placing={placing} className={css.pane!} label={`${piece.name} as it will look`}>
+        <div className={css.paneHead}>
+          <h2>{piece.name}</h2>
+          <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
+        </div>
+        <Arrangements placing={placing} />
+        <Suspense fallback={<Loading what="the solid" />}>
+          <SolidPane {...{ placing, body, looking }} borders={lines} onLook={setLooking} />
+        </Suspense>
+        <p className={css.hint}>
+          drag beside a flower to turn it; seen from {hourOfLooking(looking)} o’clock
+        </p>
+        <SitePanel placing={placing} />
+      </Keyed>
+      <div className={css.maps}>
+        <Keyed
+          placing={placing}
+          ref={upper.ref}
+          className={css.map!}
+          style={{ height: hasSide ? SIDE_PX : TOP_PX }}
+          label={hasSide ? 'The side laid flat' : 'From above'}
+        >
+          {upper.width > 0 &&
+            (hasSide ? (
+              <SurfaceMap
+                {...{ placing, stamps, marked }}
+                view={unrolled}
+                label={`${piece.name}, its side laid flat`}
+                ground={<GroundUnrolled {...{ chart, coats, looking }} view={unrolled} borders={lines} />}
+                onSpot={null}
+              />
+            ) : (
+              aboveMap
+            ))}
+        </Keyed>
+        <div className={css.below} style={hasSide ? undefined : { gridTemplateColumns: 'minmax(0, 1fr)' }}>
+          {hasSide && (
+            <Keyed
+              placing={placing}
+              ref={lower.ref}
+              className={css.map!}
+              style={{ minHeight: ABOVE_PX }}
+              label="From above"
+            >
+              {lower.width > 0 && aboveMap}
+            </Keyed>
+          )}
+          <Numbers placing={placing} />
+        </div>
+      </div>
+      <SchoolPanel placing={placing} onPoint={setPointed} />
+    </>
+  )
+}
+
+/** Heights of the views, px. */
+const SIDE_PX = 268
+const TOP_PX = 330
+const ABOVE_PX = 226
+
+const hourOfLooking = (looking: number) => Math.round((6 - (looking * 6) / Math.PI + 12) % 12) || 12

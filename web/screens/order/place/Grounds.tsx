@@ -1,0 +1,175 @@
+import { Circle, Line, Rect, Text } from 'react-konva'
+import { type BorderUnit, borderUnits } from '#core/placing/borders'
+import type { Chart } from '#core/surfaces/chart'
+import { shade } from '../../../drawings/shade.ts'
+import type { PlacedKind } from '../../../workers/placing.worker.ts'
+import { fromAbove, type View } from './views.ts'
+
+const QUIET = '#606060'
+const POINTS = 96
+
+/** A border of a piece: what it is piped from, and along which edge. */
+export interface BorderLine {
+  kind: PlacedKind
+  edge: 'top' | 'foot'
+  tier: number
+  pitchMm: number
+}
+
+/** The units of a border where they stand. */
+export const unitsOf = (chart: Chart, { kind, edge, tier, pitchMm }: BorderLine): BorderUnit[] =>
+  borderUnits(chart, edge, tier, pitchMm, kind.kind.wideMm)
+
+/** What is seen of a piece from above: each tier's foot and rim in its coat, and its borders. */
+export function GroundAbove(props: {
+  chart: Chart
+  view: View
+  coats: readonly string[]
+  boardMm: number | null
+  borders: readonly BorderLine[]
+}) {
+  const { chart, view, coats, boardMm, borders } = props
+  const ring = (id: 'top' | 'foot', tier: number) => {
+    const course = chart.courses.find((c) => c.id === id && c.tier === tier)
+    if (!course) return null
+    return Array.from({ length: POINTS }, (_, i) => {
+      const { x, y } = fromAbove(view, course.at((course.lengthMm * i) / POINTS))
+      return [x, y]
+    }).flat()
+  }
+  const tiers = [...new Set(chart.courses.map((c) => c.tier))].sort((a, b) => a - b)
+  return (
+    <>
+      <Rect name="ground" width={view.widthPx} height={view.heightPx} />
+      {boardMm !== null && (
+        <Circle
+          name="ground"
+          x={view.widthPx / 2}
+          y={view.heightPx / 2}
+          radius={(boardMm / 2) * view.pxPerMm}
+          fill="#dedbd5"
+        />
+      )}
+      {tiers.flatMap((tier) =>
+        (['foot', 'top'] as const).map((id) => {
+          const points = ring(id, tier)
+          const coat = coats[tier] ?? coats[0] ?? '#d9c7a3'
+          return points ? (
+            <Line
+              key={`${tier} ${id}`}
+              name="ground"
+              points={points}
+              closed
+              fill={id === 'top' ? coat : shade(coat, -0.1)}
+              stroke={shade(coat, -0.28)}
+              strokeWidth={1}
+            />
+          ) : null
+        }),
+      )}
+      {borders.flatMap((border) =>
+        unitsOf(chart, border).map(({ x, y }) => {
+          const at = fromAbove(view, { x, y })
+          return (
+            <Circle
+              key={`${border.kind.placedId} ${x} ${y}`}
+              name="ground"
+              x={at.x}
+              y={at.y}
+              radius={Math.max(1, (border.kind.kind.wideMm / 2) * view.pxPerMm)}
+              fill={border.kind.kind.hex}
+              stroke={shade(border.kind.kind.hex, -0.3)}
+              strokeWidth={0.5}
+            />
+          )
+        }),
+      )}
+    </>
+  )
+}
+
+const HOURS = [12, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]
+
+/** The sides laid flat: a band for each side and ledge, named, and the hours along the foot. */
+export function GroundUnrolled(props: {
+  chart: Chart
+  view: View
+  coats: readonly string[]
+  borders: readonly BorderLine[]
+  looking: number
+}) {
+  const { chart, view, coats, borders, looking } = props
+  const yOf = (mm: number) => view.toPx(chart.rollUp(0, mm)).y
+  const xOf = (angle: number) => {
+    const turned = angle - looking
+    const near = turned - 2 * Math.PI * Math.round(turned / (2 * Math.PI))
+    return view.widthPx / 2 + (near * chart.roundMm * view.pxPerMm) / (2 * Math.PI)
+  }
+  return (
+    <>
+      <Rect name="ground" width={view.widthPx} height={view.heightPx} />
+      {chart.bands.map(({ zone, tier, label, fromMm, toMm }) => {
+        const coat = coats[tier] ?? coats[0] ?? '#d9c7a3'
+        const [top, foot] = [Math.max(0, yOf(fromMm)), yOf(toMm)]
+        return [
+          <Rect
+            key={`${zone} ${tier}`}
+            name="ground"
+            y={top}
+            width={view.widthPx}
+            height={foot - top}
+            fill={zone === 'top' ? shade(coat, 0.25) : coat}
+            stroke={shade(coat, -0.2)}
+            strokeWidth={0.5}
+          />,
+          <Text
+            key={`${zone} ${tier} words`}
+            x={8}
+            y={top + 5}
+            text={label}
+            fontSize={12}
+            fill={QUIET}
+            listening={false}
+          />,
+        ]
+      })}
+      {borders
+        .filter((b) => b.edge === 'foot')
+        .flatMap((border) =>
+          unitsOf(chart, border).map(({ x, y, z }) => {
+            const spot = chart.nearest(x, y, z)
+            const at = view.toPx(spot)
+            return (
+              <Circle
+                key={`${border.kind.placedId} ${x} ${y}`}
+                name="ground"
+                x={at.x}
+                y={at.y - (border.kind.kind.wideMm / 2) * view.pxPerMm}
+                radius={Math.max(1, (border.kind.kind.wideMm / 2) * view.pxPerMm)}
+                fill={border.kind.kind.hex}
+                stroke={shade(border.kind.kind.hex, -0.3)}
+                strokeWidth={0.5}
+              />
+            )
+          }),
+        )}
+      {HOURS.map((hour) => {
+        // the hour's angle from the front, to the right
+        const x = xOf(((6 - hour) * Math.PI) / 6)
+        return x < 12 || x > view.widthPx - 12 ? null : (
+          <Text
+            key={hour}
+            x={x - 30}
+            y={view.heightPx - 16}
+            width={60}
+            align="center"
+            text={hour === 6 ? '6 o’clock' : String(hour)}
+            fontSize={12}
+            fill={QUIET}
+            listening={false}
+          />
+        )
+      })}
+    </>
+  )
+}

@@ -1,0 +1,156 @@
+import { Button, Select, Slider } from '@mantine/core'
+import { useState } from 'react'
+import type { Finding } from '#core/placing/judge'
+import { remedied } from '#core/placing/remedies'
+import { schoolOf, schools } from '#core/placing/schools/index'
+import { FlagMark } from '../../../parts/AdviceList.tsx'
+import { newId } from '../../../parts/newId.ts'
+import css from './Place.module.css'
+import type { Placing } from './usePlacing.ts'
+
+/** How the flowers are placed, and what there is to say about it. */
+export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Finding | null) => void }) {
+  const { placing, onPoint } = props
+  const { layout, hand, judgement, lay } = placing
+  const fits = schools.filter((s) => s.id !== 'path' && s.suits(hand.chart))
+  const fullness = layout.fullness ?? judgement?.fullness ?? schoolOf(layout.schoolId).fullness
+  const findings = judgement?.findings ?? []
+  const toDecide = findings.filter((f) => f.severity === 'decide').length
+  return (
+    <section className={css.panel} aria-label="How it is placed">
+      <Select
+        label="Placed as"
+        value={layout.schoolId}
+        data={fits.map((s) => ({ value: s.id, label: s.label }))}
+        onChange={(schoolId) =>
+          schoolId && lay(`place as ${schoolOf(schoolId).label.toLowerCase()}`, { schoolId })
+        }
+      />
+      <Button loading={placing.laying} onClick={() => lay('another like this', { seed: layout.seed + 1 })}>
+        Another like this
+      </Button>
+      <Amount
+        label="Fullness"
+        from="airy"
+        to="packed"
+        value={fullness}
+        min={0.2}
+        max={1.1}
+        onEnd={(value) => lay('fullness', { fullness: value })}
+      />
+      <Amount
+        label="Large to small"
+        from="even"
+        to="graded"
+        value={layout.grading}
+        min={0}
+        max={1}
+        onEnd={(grading) => lay('large to small', { grading })}
+      />
+      <div className={css.panelHead}>
+        <h3>How it sits</h3>
+        {toDecide > 0 && (
+          <span className={css.wants}>
+            <FlagMark /> {toDecide} to decide
+          </span>
+        )}
+      </div>
+      {judgement && (
+        <p className="quiet">
+          {Math.round(100 * judgement.covered)} % of its ground is covered.
+          {findings.length === 0 && ' Nothing stands in anything’s way.'}
+        </p>
+      )}
+      <ul className={css.findings}>
+        {findings.slice(0, MOST_SHOWN).map((finding) => (
+          <li
+            key={finding.key}
+            className={`${css.finding} ${finding.severity === 'note' ? css.findingNote : ''}`}
+            onPointerEnter={() => onPoint(finding)}
+            onPointerLeave={() => onPoint(null)}
+            onFocus={() => onPoint(finding)}
+            onBlur={() => onPoint(null)}
+          >
+            {finding.severity === 'decide' && (
+              <span className={css.findingMark}>
+                <FlagMark />
+              </span>
+            )}
+            <p>{finding.words}</p>
+            <div className={css.remedies}>
+              {finding.remedies.map((remedy) => (
+                <Button
+                  key={remedy.label}
+                  onClick={() => placing.change(remedy.label, (now) => remedied(now, remedy, newId))}
+                >
+                  {remedy.label}
+                </Button>
+              ))}
+              <Button
+                variant="subtle"
+                onClick={() =>
+                  placing.change('leave it', (now) => ({
+                    ...now.layout,
+                    waved: [...now.layout.waved, finding.key],
+                  }))
+                }
+              >
+                Leave it
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {findings.length > MOST_SHOWN && <p className="quiet">and {findings.length - MOST_SHOWN} more</p>}
+      {layout.waved.length > 0 && (
+        <Button
+          variant="subtle"
+          onClick={() => placing.change('say it all again', (now) => ({ ...now.layout, waved: [] }))}
+        >
+          Say again what was left: {layout.waved.length}
+        </Button>
+      )}
+    </section>
+  )
+}
+
+const MOST_SHOWN = 8
+
+function Amount(props: {
+  label: string
+  from: string
+  to: string
+  value: number
+  min: number
+  max: number
+  onEnd: (value: number) => void
+}) {
+  const { label, value, onEnd } = props
+  const [moved, setMoved] = useState<number | null>(null)
+  const shown = moved ?? value
+  return (
+    <div className={css.slider}>
+      <div className={css.sliderHead}>
+        <span>{label}</span>
+        <strong className="figure">{shown.toFixed(2)}</strong>
+      </div>
+      <Slider
+        thumbLabel={label}
+        label={null}
+        value={shown}
+        min={props.min}
+        max={props.max}
+        step={0.05}
+        onChange={setMoved}
+        onChangeEnd={(end) => {
+          setMoved(null)
+          onEnd(Number(end.toFixed(2)))
+        }}
+      />
+      <div className={css.ends}>
+        <span>{props.from}</span>
+        <span>{props.to}</span>
+      </div>
+    </div>
+  )
+}

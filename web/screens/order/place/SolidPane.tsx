@@ -1,0 +1,165 @@
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { moveBy } from '#core/placing/byHand'
+import { standOf } from '#core/placing/stands'
+import css3 from '../../../solid/FlowerSolid.module.css'
+import { freshCanvas } from '../../../solid/freshCanvas.ts'
+import { flowerPalette } from '../../../solid/palette.ts'
+import { createPieceScene, type PieceBody, type PieceScene, type Stood } from '../../../solid/pieceScene.ts'
+import type { PlacedKind } from '../../../workers/placing.worker.ts'
+import type { Solid } from '../../../workers/solid.worker.ts'
+import { COARSE, driven, solidOf } from '../../../workers/solids.ts'
+import { type BorderLine, unitsOf } from './Grounds.tsx'
+import css from './Place.module.css'
+import type { Placing } from './usePlacing.ts'
+
+/** The piece as it will look, turned by the pointer; flowers on it are chosen and dragged. */
+export function SolidPane(props: {
+  placing: Placing
+  body: PieceBody
+  borders: readonly BorderLine[]
+  looking: number
+  onLook: (angle: number) => void
+}) {
+  const { placing, body, borders } = props
+  const { hand, layout, chosen, kinds } = placing
+  const { chart } = hand
+  const host = useRef<HTMLDivElement>(null)
+  const scene = useRef<PieceScene>(null)
+  const onLook = useRef(props.onLook)
+  onLook.current = props.onLook
+  const [trouble, setTrouble] = useState(false)
+  const solids = useSolids(kinds, borders)
+
+  useEffect(() => {
+    if (!host.current) return
+    const canvas = freshCanvas(host.current, css3.canvas!, `${placing.piece.name} as a solid`)
+    try {
+      scene.current = createPieceScene(canvas, !driven(), (angle) => onLook.current(angle))
+    } catch {
+      setTrouble(true)
+      return
+    }
+    const fit = new ResizeObserver(() => scene.current?.resize(canvas.clientWidth, canvas.clientHeight))
+    fit.observe(canvas)
+    return () => {
+      fit.disconnect()
+      scene.current?.dispose()
+      scene.current = null
+      canvas.remove()
+    }
+  }, [placing.piece.name])
+
+  useEffect(() => scene.current?.body(body), [body])
+  const stands = useMemo(
+    () =>
+      layout.sites.flatMap((site) => {
+        const kind = kinds.find((k) => k.placedId === site.placedId)
+        return kind ? [{ site, kind, stand: standOf(chart, kind.kind, site) }] : []
+      }),
+    [layout.sites, kinds, chart],
+  )
+  const edges = useMemo(() => borders.map((b) => ({ b, stands: borderStands(b, chart) })), [borders, chart])
+  useEffect(() => {
+    if (!solids) return
+    const of = (kind: PlacedKind, own: Float32Array[], siteIds: string[]): Stood[] => {
+      const solid = solids.get(kind.placedId)
+      if (!solid) return []
+      const layers = kind.layers.map((l) => l.layer)
+      return [{ solid, palette: flowerPalette(layers, kind.colours), stands: own, siteIds }]
+    }
+    scene.current?.flowers([
+      ...edges.flatMap(({ b, stands: own }) => of(b.kind, own, [])),
+      ...kinds.flatMap((kind) => {
+        const own = stands.filter((s) => s.kind === kind)
+        return of(
+          kind,
+          own.map((s) => s.stand),
+          own.map((s) => s.site.id),
+        )
+      }),
+    ])
+  }, [solids, stands, edges, kinds])
+  useEffect(() => {
+    scene.current?.chosen(
+      stands.filter((s) => chosen.has(s.site.id)).map(({ stand, kind }) => ({ stand, r: kind.kind.r })),
+    )
+  }, [stands, chosen])
+
+  // a flower that is taken hold of is dragged over the surface; anything else turns the piece
+  const taken = useRef<{ id: string; from: { x: number; y: number; z: number } } | null>(null)
+  const at = (e: React.PointerEvent<HTMLDivElement>) => {
+    const box = e.currentTarget.getBoundingClientRect()
+    return [e.clientX - box.left, e.clientY - box.top] as const
+  }
+  const dragged = (e: React.PointerEvent<HTMLDivElement>) => {
+    const hit = taken.current && scene.current?.hit(...at(e))
+    if (!taken.current || !hit) return null
+    const { id, from } = taken.current
+    const ids = chosen.has(id) ? chosen : new Set([id])
+    const by = { x: hit.x - from.x, y: hit.y - from.y, z: hit.z - from.z }
+    return Math.hypot(by.x, by.y, by.z) < LEAST_DRAG_MM ? null : moveBy(hand, ids, by)
+  }
+  if (trouble) return <p className={css3.trouble}>This browser has no WebGL, which the solid needs.</p>
+  return (
+    <div
+      ref={host}
+      className={css.solid}
+      onPointerDownCapture={(e) => {
+        const id = scene.current?.pick(...at(e))
+        if (!id) return
+        const hit = scene.current?.hit(...at(e))
+        scene.current?.turnable(false)
+        if (!chosen.has(id)) placing.choose([id], e.shiftKey)
+        if (hit) taken.current = { id, from: hit }
+        e.currentTarget.setPointerCapture(e.pointerId)
+      }}
+      onPointerMove={(e) => {
+        const next = dragged(e)
+        if (next) placing.drag(next)
+      }}
+      onPointerUp={(e) => {
+        const next = dragged(e)
+        taken.current = null
+        scene.current?.turnable(true)
+        placing.drag(null)
+        if (next) placing.change('move', () => next)
+      }}
+    />
+  )
+}
+
+const LEAST_DRAG_MM = 1.5
+
+/** Coarse solids of everything that stands on a piece, by placed flower; undefined until the first are there. */
+function useSolids(
+  kinds: readonly PlacedKind[],
+  borders: readonly BorderLine[],
+): ReadonlyMap<string, Solid> | undefined {
+  const [solids, setSolids] = useState<ReadonlyMap<string, Solid>>()
+  const all = useMemo(() => [...kinds, ...borders.map((b) => b.kind)], [kinds, borders])
+  useEffect(() => {
+    let current = true
+    void Promise.all(all.map(async (k) => [k.placedId, await solidOf(k.layers, 1, COARSE)] as const)).then(
+      (made) => {
+        if (current) setSolids(new Map(made))
+      },
+    )
+    return () => {
+      current = false
+    }
+  }, [all])
+  return solids
+}
+
+/** Units of a border as they stand, upright, each turned along its edge. */
+function borderStands(border: BorderLine, chart: Placing['hand']['chart']): Float32Array[] {
+  const { middleX, middleY } = border.kind.kind
+  const heading = border.kind.run?.heading ?? 0
+  return unitsOf(chart, border).map(({ x, y, z, angle }) => {
+    const [c, s] = [Math.cos(angle - heading), Math.sin(angle - heading)]
+    return Float32Array.from([
+      ...[c, s, 0, 0, -s, c, 0, 0, 0, 0, 1, 0],
+      ...[x - middleX * c + middleY * s, y - middleX * s - middleY * c, z, 1],
+    ])
+  })
+}

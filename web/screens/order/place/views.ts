@@ -1,0 +1,87 @@
+import type { Chart, Point, Spot } from '#core/surfaces/chart'
+
+/** A picture of a piece's surface: where a place comes to lie in it, and which place lies under a point of it; px. */
+export interface View {
+  widthPx: number
+  heightPx: number
+  pxPerMm: number
+  toPx(spot: Spot, at?: Point): { x: number; y: number }
+  toSpot(x: number, y: number, from: Spot): Spot
+  /** How a thing that points outward lies in the picture: degrees against the clock from the right, and how much it is foreshortened. */
+  pose(at: Point): { deg: number; squeeze: number }
+  /** Whether a place is in the picture at all. */
+  shows(spot: Spot): boolean
+}
+
+const DEGREES = 180 / Math.PI
+/** A flower seen from its edge is still drawn so wide that it can be taken hold of. */
+const LEAST_SQUEEZE = 0.28
+const ROOM = 1.1
+
+/** Where a point in space comes to lie in a picture from above. */
+export const fromAbove = (
+  { widthPx, heightPx, pxPerMm }: Pick<View, 'widthPx' | 'heightPx' | 'pxPerMm'>,
+  { x, y }: { x: number; y: number },
+) => ({ x: widthPx / 2 + x * pxPerMm, y: heightPx / 2 - y * pxPerMm })
+
+/** From straight above. */
+export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): View {
+  const { x: halfX, y: halfY } = extent(chart)
+  const pxPerMm = Math.min(widthPx / (2 * halfX * ROOM), heightPx / (2 * halfY * ROOM))
+  return {
+    ...{ widthPx, heightPx, pxPerMm },
+    toPx(spot, at = chart.point(spot)) {
+      return fromAbove({ widthPx, heightPx, pxPerMm }, at)
+    },
+    toSpot(px, py, from) {
+      const [x, y] = [(px - widthPx / 2) / pxPerMm, (heightPx / 2 - py) / pxPerMm]
+      // what hangs on a side goes round with it; everything else goes over what is seen from above
+      return chart.zoneOf(from).zone === 'side' ? chart.nearest(x, y, chart.point(from).z) : chart.under(x, y)
+    },
+    pose({ nx, ny, nz, ox, oy }) {
+      const flat = Math.hypot(ox, oy)
+      const deg = flat > 0.05 ? Math.atan2(oy, ox) * DEGREES : Math.atan2(ny, nx) * DEGREES
+      return { deg, squeeze: Math.max(LEAST_SQUEEZE, nz) }
+    },
+    shows: () => true,
+  }
+}
+
+function extent(chart: Chart): { x: number; y: number } {
+  const foot = chart.courses.at(-1)
+  if (!foot) return { x: chart.reachMm, y: chart.reachMm }
+  const points = Array.from({ length: 48 }, (_, i) => foot.at((foot.lengthMm * i) / 48))
+  return {
+    x: Math.max(...points.map((p) => Math.abs(p.x))),
+    y: Math.max(...points.map((p) => Math.abs(p.y))),
+  }
+}
+
+/** Below so many mm of the topmost top nothing is cut off an unrolled picture: the rest is seen from above. */
+const TOP_SHOWN_MM = 46
+
+/**
+ * The sides laid flat, as if the piece had been rolled along a table, its front or whatever is looked at in the middle.
+ * @param looking from which side, radians from the front to the right.
+ */
+export function viewUnrolled(chart: Chart, widthPx: number, heightPx: number, looking: number): View {
+  const last = chart.bands.at(-1)!
+  const top = chart.bands[0]!
+  const fromMm = Math.max(top.fromMm, top.toMm - TOP_SHOWN_MM)
+  const pxPerMm = heightPx / (last.toMm - fromMm)
+  const middleMm = (looking * chart.roundMm) / (2 * Math.PI)
+  const turned = (mm: number) => mm - chart.roundMm * Math.round(mm / chart.roundMm)
+  return {
+    ...{ widthPx, heightPx, pxPerMm },
+    toPx(spot) {
+      const { x, y } = chart.unroll(spot)
+      return { x: widthPx / 2 + turned(x - middleMm) * pxPerMm, y: (y - fromMm) * pxPerMm }
+    },
+    toSpot: (px, py) => chart.rollUp((px - widthPx / 2) / pxPerMm + middleMm, py / pxPerMm + fromMm),
+    pose: () => ({ deg: -90, squeeze: 1 }),
+    shows(spot) {
+      const { y } = chart.unroll(spot)
+      return y >= fromMm - TOP_SHOWN_MM / 2
+    },
+  }
+}
