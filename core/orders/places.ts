@@ -38,11 +38,11 @@ function resized(
     const flower = flowers.find((f) => f.id === placedId)
     if (!flower) continue
     const all = piece.layouts.flatMap((l) => l.sites).filter((s) => s.placedId === placedId)
-    if (all.every((s) => siteIds.has(s.id))) {
+    const twin = flowers.find((f) => f !== flower && equal({ ...f, id: '' }, { ...flower, id: '', sizeMm }))
+    if (!twin && all.every((s) => siteIds.has(s.id))) {
       flowers = flowers.map((f) => (f === flower ? { ...f, sizeMm } : f))
       continue
     }
-    const twin = flowers.find((f) => f !== flower && equal({ ...f, id: '' }, { ...flower, id: '', sizeMm }))
     const into: PlacedFlower = twin ?? { ...flower, id: newId(), sizeMm }
     if (!twin) flowers = flowers.flatMap((f) => (f === flower ? [f, into] : [f]))
     to.set(placedId, into.id)

@@ -1,10 +1,12 @@
 import type { Layout } from '../model/layout.ts'
 import { type Chart, hourAt, type Spot } from '../surfaces/chart.ts'
 import { type Body, type Kind, overlapMm } from './body.ts'
+import { fullnessOf } from './counts.ts'
 import { bareSpots } from './cover.ts'
 import type { Ground } from './ground.ts'
 import { clearOf } from './ground.ts'
 import { leanOf } from './improve.ts'
+import { schoolOf } from './schools/index.ts'
 import { hangsBadly, intoTierMm } from './trouble.ts'
 
 /** What can be done about a finding, as the layout is changed by it. */
@@ -15,6 +17,8 @@ export type Remedy =
   | { kind: 'moveIn'; label: string; siteId: string }
   | { kind: 'giveWay'; label: string; siteIds: string[] }
   | { kind: 'takeOff'; label: string; siteId: string }
+  /** As many flowers as the school wants for its ground. */
+  | { kind: 'fit'; label: string; fullness: number }
 
 /** Something that the eye sees, or that will not hold. */
 export interface Finding {
@@ -57,8 +61,11 @@ const OVER_MM = 0.6
 
 /** What there is to say about a layout, what wants a decision first. What was waved off is left out. */
 export function judge(of: Judged): Finding[] {
+  const full = crowded(of)
   const found = [
-    ...standsInto(of),
+    ...full,
+    // where there is no room at all, each pair that is in each other's way is not worth a word
+    ...(full.length > 0 ? [] : standsInto(of)),
     ...hidesWords(of),
     ...hangsOver(of),
     ...tooHeavy(of),
@@ -70,7 +77,15 @@ export function judge(of: Judged): Finding[] {
   ]
   const waved = new Set(of.layout.waved)
   const order = { decide: 0, note: 1 }
-  return found.filter((f) => !waved.has(f.key)).sort((a, b) => order[a.severity] - order[b.severity])
+  const once = new Set<string>()
+  return found
+    .filter(({ key }) => {
+      if (waved.has(key) || once.has(key)) return false
+      // two bare spots at one hour of one tier are told as the larger
+      once.add(key)
+      return true
+    })
+    .sort((a, b) => order[a.severity] - order[b.severity])
 }
 
 const hourOf = ({ x, y }: { x: number; y: number }) => hourAt(x, y)
@@ -86,6 +101,26 @@ export function whereWords(chart: Chart, at: { x: number; y: number }, spot: Spo
 }
 
 const standing = (bodies: readonly Body[]) => bodies.filter((b) => b.rank >= 0)
+
+/** No layout of round things covers more of its ground than this, as the sum of their discs. */
+const MOST_FULL = 1.05
+
+function crowded({ ground, bodies, kinds, layout }: Judged): Finding[] {
+  const counts = kinds.map((kind, of) => ({ kind, count: bodies.filter((b) => b.of === of).length }))
+  const full = fullnessOf(ground, counts)
+  if (full <= MOST_FULL) return []
+  const { label, fullness } = schoolOf(layout.schoolId)
+  return [
+    {
+      key: 'crowded',
+      severity: 'decide',
+      words: `More than fits: these flowers would fill ${full.toFixed(1)} of what a ${label.toLowerCase()} has room for, so they stand in each other`,
+      siteIds: [],
+      spot: null,
+      remedies: [{ kind: 'fit', label: 'As many as fit', fullness }],
+    },
+  ]
+}
 
 function standsInto({ chart, bodies, nameOf, length }: Judged): Finding[] {
   const all = standing(bodies)

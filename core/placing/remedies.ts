@@ -2,8 +2,11 @@ import type { Layout } from '../model/layout.ts'
 import { exchange, findRoom, type Hand, putOn, rubOut, turnWhole } from './byHand.ts'
 import type { Remedy } from './judge.ts'
 
+/** A remedy that changes what is there; as many as fit are placed anew instead. */
+export type HandRemedy = Exclude<Remedy, { kind: 'fit' }>
+
 /** A layout after somebody has taken a remedy. */
-export function remedied(hand: Hand, remedy: Remedy, newId: () => string): Layout {
+export function remedied(hand: Hand, remedy: HandRemedy, newId: () => string): Layout {
   switch (remedy.kind) {
     case 'fill':
       return putOn(hand, remedy.placedId, remedy.spot, newId).layout

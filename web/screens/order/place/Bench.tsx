@@ -8,7 +8,7 @@ import { useLength } from '../../../parts/length.tsx'
 import { Loading } from '../../../parts/states.tsx'
 import type { PieceBody } from '../../../solid/pieceScene.ts'
 import { Arrangements } from './Arrangements.tsx'
-import { type BorderLine, GroundAbove, GroundUnrolled } from './Grounds.tsx'
+import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
 import { useStamps } from './images.ts'
 import { Keyed } from './Keyed.tsx'
 import { Numbers } from './Numbers.tsx'
@@ -125,7 +125,8 @@ export function Bench({ placing }: { placing: Placing }) {
                 {...{ placing, stamps, marked }}
                 view={unrolled}
                 label={`${piece.name}, its side laid flat`}
-                ground={<GroundUnrolled {...{ chart, coats, looking }} view={unrolled} borders={lines} />}
+                ground={<GroundUnrolled {...{ chart, coats }} view={unrolled} borders={lines} />}
+                over={<UnrolledWords {...{ chart, looking }} view={unrolled} />}
                 onSpot={null}
               />
             ) : (
@@ -153,8 +154,8 @@ export function Bench({ placing }: { placing: Placing }) {
 }
 
 /** Heights of the views, px. */
-const SIDE_PX = 268
-const TOP_PX = 330
-const ABOVE_PX = 226
+const SIDE_PX = 262
+const TOP_PX = 314
+const ABOVE_PX = 200
 
 const hourOfLooking = (looking: number) => Math.round((6 - (looking * 6) / Math.PI + 12) % 12) || 12

@@ -5,7 +5,6 @@ import { shade } from '../../../drawings/shade.ts'
 import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import { fromAbove, type View } from './views.ts'
 
-const QUIET = '#606060'
 const POINTS = 96
 
 /** A border of a piece: what it is piped from, and along which edge. */
@@ -96,22 +95,16 @@ export function GroundUnrolled(props: {
   view: View
   coats: readonly string[]
   borders: readonly BorderLine[]
-  looking: number
 }) {
-  const { chart, view, coats, borders, looking } = props
+  const { chart, view, coats, borders } = props
   const yOf = (mm: number) => view.toPx(chart.rollUp(0, mm)).y
-  const xOf = (angle: number) => {
-    const turned = angle - looking
-    const near = turned - 2 * Math.PI * Math.round(turned / (2 * Math.PI))
-    return view.widthPx / 2 + (near * chart.roundMm * view.pxPerMm) / (2 * Math.PI)
-  }
   return (
     <>
       <Rect name="ground" width={view.widthPx} height={view.heightPx} />
-      {chart.bands.map(({ zone, tier, label, fromMm, toMm }) => {
+      {chart.bands.map(({ zone, tier, fromMm, toMm }) => {
         const coat = coats[tier] ?? coats[0] ?? '#d9c7a3'
         const [top, foot] = [Math.max(0, yOf(fromMm)), yOf(toMm)]
-        return [
+        return (
           <Rect
             key={`${zone} ${tier}`}
             name="ground"
@@ -121,17 +114,8 @@ export function GroundUnrolled(props: {
             fill={zone === 'top' ? shade(coat, 0.25) : coat}
             stroke={shade(coat, -0.2)}
             strokeWidth={0.5}
-          />,
-          <Text
-            key={`${zone} ${tier} words`}
-            x={8}
-            y={top + 5}
-            text={label}
-            fontSize={12}
-            fill={QUIET}
-            listening={false}
-          />,
-        ]
+          />
+        )
       })}
       {borders
         .filter((b) => b.edge === 'foot')
@@ -153,6 +137,29 @@ export function GroundUnrolled(props: {
             )
           }),
         )}
+    </>
+  )
+}
+
+/** What is read over the sides laid flat: the name of each band, and the hours along the foot. */
+export function UnrolledWords(props: { chart: Chart; view: View; looking: number }) {
+  const { chart, view, looking } = props
+  const xOf = (angle: number) => {
+    const turned = angle - looking
+    const near = turned - 2 * Math.PI * Math.round(turned / (2 * Math.PI))
+    return view.widthPx / 2 + (near * chart.roundMm * view.pxPerMm) / (2 * Math.PI)
+  }
+  return (
+    <>
+      {chart.bands.map(({ zone, tier, label, fromMm }) => (
+        <Text
+          key={`${zone} ${tier}`}
+          x={8}
+          y={Math.max(0, view.toPx(chart.rollUp(0, fromMm)).y) + 5}
+          text={label}
+          {...PRINT}
+        />
+      ))}
       {HOURS.map((hour) => {
         // the hour's angle from the front, to the right
         const x = xOf(((6 - hour) * Math.PI) / 6)
@@ -164,12 +171,21 @@ export function GroundUnrolled(props: {
             width={60}
             align="center"
             text={hour === 6 ? '6 o’clock' : String(hour)}
-            fontSize={12}
-            fill={QUIET}
-            listening={false}
+            {...PRINT}
           />
         )
       })}
     </>
   )
 }
+
+/** Words are read on coats of every colour and over flowers. */
+const PRINT = {
+  fontSize: 12,
+  fontFamily: 'Hanken Grotesk Variable',
+  fill: '#191919',
+  stroke: '#ffffffcc',
+  strokeWidth: 3,
+  fillAfterStrokeEnabled: true,
+  listening: false,
+} as const

@@ -81,7 +81,11 @@ export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Findin
               {finding.remedies.map((remedy) => (
                 <Button
                   key={remedy.label}
-                  onClick={() => placing.change(remedy.label, (now) => remedied(now, remedy, newId))}
+                  onClick={() =>
+                    remedy.kind === 'fit'
+                      ? lay(remedy.label, { fullness: remedy.fullness })
+                      : placing.change(remedy.label, (now) => remedied(now, remedy, newId))
+                  }
                 >
                   {remedy.label}
                 </Button>

@@ -67,7 +67,17 @@ export function SitePanel({ placing }: { placing: Placing }) {
   return (
     <div className={css.site}>
       <div className={css.siteHead}>
-        <strong>{sites.length === 1 ? kind?.name : `${sites.length} chosen`}</strong>
+        <Select
+          aria-label={
+            sites.length === 1 ? 'Which flower stands there' : `${sites.length} chosen: which flower`
+          }
+          className={css.which}
+          value={one.placedId}
+          data={kinds.map((k) => ({ value: k.placedId, label: nameIn(k, kinds) }))}
+          onChange={(placedId) =>
+            placedId && placing.change('swap', (now) => change(now.layout, ids, { placedId }))
+          }
+        />
         {buttons.map(({ name, icon: Icon, act }) => (
           <Tooltip key={name} label={name}>
             <ActionIcon variant="outline" size={40} aria-label={name} onClick={act}>
@@ -88,15 +98,6 @@ export function SitePanel({ placing }: { placing: Placing }) {
         )}
       </div>
       <div className={css.fields}>
-        <Select
-          label="Flower"
-          w={150}
-          value={one.placedId}
-          data={kinds.map((k) => ({ value: k.placedId, label: nameIn(k, kinds) }))}
-          onChange={(placedId) =>
-            placedId && placing.change('swap', (now) => change(now.layout, ids, { placedId }))
-          }
-        />
         {kind && (
           <LengthField
             label="Across"
@@ -135,8 +136,10 @@ export function SitePanel({ placing }: { placing: Placing }) {
             placing.change('lean', (now) => change(now.layout, ids, { leanDeg }), `${one.id} lean`)
           }
         />
+        <p className={`quiet ${css.where}`}>
+          {sites.length > 1 ? `${sites.length} chosen` : whereWords(hand.chart, hand.chart.point(spot), spot)}
+        </p>
       </div>
-      <p className="quiet">{whereWords(hand.chart, hand.chart.point(spot), spot)}</p>
     </div>
   )
 }

@@ -14,6 +14,8 @@ interface Props {
   label: string
   /** What lies under the flowers: outlines, bands, hours. */
   ground: ReactNode
+  /** What is read over them. */
+  over?: ReactNode
   /** A spot that somebody is being told about. */
   marked: { spot: Spot; diameterMm: number } | null
   /** A tap on the bare surface while something waits to be put down. */
@@ -128,6 +130,7 @@ export function SurfaceMap(props: Props) {
             </Group>
           )
         })}
+        {props.over}
         <Marks {...{ placing, view, chart, seen }} />
         {marked && <Marked {...{ marked, view, chart }} />}
         {box && (
