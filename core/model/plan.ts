@@ -137,6 +137,7 @@ export type Supply = z.infer<typeof supplySchema>
 export const remedySchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('useTip'), fromTipId: idSchema, toTipId: idSchema }),
   z.object({ kind: z.literal('mergeColours'), fromColourId: idSchema, intoColourId: idSchema }),
+  z.object({ kind: z.literal('takeOff'), pieceId: idSchema, placedId: idSchema }),
   z.object({ kind: z.literal('addCoat'), pieceId: idSchema, colourId: idSchema }),
   z.object({
     kind: z.literal('setPerPiece'),

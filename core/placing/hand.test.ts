@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
+import { orderFaults } from '../model/faults.ts'
 import type { Layout, Site } from '../model/layout.ts'
+import { resizeSites, takeOff } from '../model/onPiece.ts'
 import { type Order, orderSchema } from '../model/order.ts'
 import { newOrder } from '../orders/new.ts'
-import { resizeSites } from '../orders/places.ts'
-import { planFigures } from '../plan/index.ts'
+import { planFigures, planOrder } from '../plan/index.ts'
+import { applyRemedy } from '../plan/remedies.ts'
 import { allIn } from '../plan/testing.ts'
 import { chartOf, type Surface } from '../surfaces/index.ts'
 import { overlapMm } from './body.ts'
@@ -271,5 +273,20 @@ describe('what follows from places', () => {
     const all = resizeSites(some, 'p', 'l', new Set(['s1']), 25, counting())
     expect(all.pieces[0]!.flowers.map((f) => f.sizeMm)).toEqual([25, null])
     expect(new Set(all.pieces[0]!.layouts[0]!.sites.map((s) => s.placedId)).size).toBe(1)
+  })
+  it('a flower that has no place is not piped, and is told; taken off, its places and nothing else go', () => {
+    const start = order([withSites('f', 'f')])
+    const plan = planOrder(start, starterWorkshop)
+    const told = plan.advice.find((a) => a.code === 'not-placed')!
+    expect(told.message).toContain('has no place on Cake')
+    const without = applyRemedy(start, told.remedy!.change, plan)
+    expect(without.pieces[0]!.flowers.map((f) => f.id)).toEqual(['f'])
+    expect(planOrder(without, starterWorkshop).advice.map((a) => a.code)).not.toContain('not-placed')
+    const bare = takeOff(start, 'p', 'f').pieces[0]!
+    expect([bare.flowers.length, bare.layouts[0]!.sites.length]).toEqual([1, 0])
+  })
+  it('a place of a flower that is not there is refused, by its field', () => {
+    const [fault] = orderFaults(order([withSites('f', 'x')]), starterWorkshop)
+    expect(fault!.path).toEqual(['pieces', 0, 'layouts', 0, 'sites', 1, 'placedId'])
   })
 })

@@ -61,11 +61,12 @@ const OVER_MM = 0.6
 
 /** What there is to say about a layout, what wants a decision first. What was waved off is left out. */
 export function judge(of: Judged): Finding[] {
-  const full = crowded(of)
+  const pairs = standsInto(of)
+  const full = pairs.length > FEW_PAIRS ? crowded(of) : []
   const found = [
     ...full,
     // where there is no room at all, each pair that is in each other's way is not worth a word
-    ...(full.length > 0 ? [] : standsInto(of)),
+    ...(full.length > 0 ? [] : pairs),
     ...hidesWords(of),
     ...hangsOver(of),
     ...tooHeavy(of),
@@ -102,6 +103,8 @@ export function whereWords(chart: Chart, at: { x: number; y: number }, spot: Spo
 
 const standing = (bodies: readonly Body[]) => bodies.filter((b) => b.rank >= 0)
 
+/** Up to so many pairs that are in each other's way are told one by one. */
+const FEW_PAIRS = 3
 /** No layout of round things covers more of its ground than this, as the sum of their discs. */
 const MOST_FULL = 1.05
 

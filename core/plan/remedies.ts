@@ -1,3 +1,4 @@
+import { takeOff } from '../model/onPiece.ts'
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
 import type { PlanFigures, Remedy } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
@@ -28,6 +29,8 @@ export function applyRemedy(order: Order, remedy: Remedy, plan: PlanFigures): Or
       }))
     case 'mergeColours':
       return replaceColour(order, remedy.fromColourId, remedy.intoColourId)
+    case 'takeOff':
+      return takeOff(order, remedy.pieceId, remedy.placedId)
     case 'addCoat':
       return mapPieces(order, remedy.pieceId, (piece) => ({
         ...piece,

@@ -5,7 +5,7 @@ import { closeColours, deepColours, tinyBatches, unchosen } from './colours.ts'
 import { handStrain, missingTips, sharedTips, shortStock, tipConflicts } from './drawer.ts'
 import { tooTallForBox, willNotWork } from './geometry.ts'
 import { batchCrusts, icingCannot, widerThanNail } from './icing.ts'
-import { noCoat, tooMany, tooWide } from './pieces.ts'
+import { noCoat, notPlaced, tooMany, tooWide } from './pieces.ts'
 
 /** Every check, in the order of work. */
 const checks: readonly AdviceCheck[] = [
@@ -15,6 +15,7 @@ const checks: readonly AdviceCheck[] = [
   batchCrusts,
   tooWide,
   tooMany,
+  notPlaced,
   widerThanNail,
   willNotWork,
   tooTallForBox,

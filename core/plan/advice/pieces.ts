@@ -1,4 +1,5 @@
 import { widestMm } from '../../flowers/widest.ts'
+import { flowersOn } from '../../model/arrangements.ts'
 import { surfaceDefinition } from '../../surfaces/index.ts'
 import { type AdviceCheck, say } from './check.ts'
 
@@ -83,3 +84,19 @@ export const noCoat: AdviceCheck = ({ at, placements }) =>
       ),
     ]
   })
+
+/** A flower that was put on a piece whose flowers have places, and has none. */
+export const notPlaced: AdviceCheck = ({ at }) =>
+  at.order.pieces.flatMap((piece) =>
+    piece.flowers
+      .filter((f) => piece.layouts.length > 0 && f.placement.kind === 'each' && flowersOn(piece, f) === 0)
+      .map((f) =>
+        say(
+          'not-placed',
+          'decide',
+          { kind: 'piece', id: piece.id },
+          `${at.flower(f.flowerId).name} has no place on ${piece.name}, so none is piped. Place it, or take it off.`,
+          { label: 'Take it off', change: { kind: 'takeOff', pieceId: piece.id, placedId: f.id } },
+        ),
+      ),
+  )

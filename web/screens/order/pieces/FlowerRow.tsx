@@ -3,8 +3,10 @@ import { IconDots } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { flowerForOrder } from '#core/flowers/forOrder'
+import { flowersOn } from '#core/model/arrangements'
 import type { Flower } from '#core/model/flower'
 import { newColour } from '#core/model/newColour'
+import { takeOff } from '#core/model/onPiece'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
 import { withWhatIsSetOn } from '#core/model/placeFaults'
 import type { Plan } from '#core/model/plan'
@@ -85,7 +87,9 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         </Link>
         <div className="quiet">{placedWords(recipe, placed)}</div>
       </div>
-      {placed.placement.kind === 'each' ? (
+      {placed.placement.kind === 'each' && piece.layouts.length > 0 ? (
+        <Link to={`place/${piece.id}`}>{numberWords(flowersOn(piece, placed) / piece.count)}</Link>
+      ) : placed.placement.kind === 'each' ? (
         <NumberField
           hideLabel
           label={`${flower.name} on each of ${piece.name}`}
@@ -146,16 +150,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
           <Menu.Item disabled={placed.sizeMm === null} onClick={() => change('size', { sizeMm: null })}>
             Back to its own size
           </Menu.Item>
-          <Menu.Item
-            onClick={() =>
-              edit(`${flower.name}: remove`, (o) => ({
-                ...o,
-                pieces: o.pieces.map((p) =>
-                  p.id === piece.id ? { ...p, flowers: p.flowers.filter((f) => f.id !== placed.id) } : p,
-                ),
-              }))
-            }
-          >
+          <Menu.Item onClick={() => edit(`${flower.name}: remove`, (o) => takeOff(o, piece.id, placed.id))}>
             Remove
           </Menu.Item>
         </Menu.Dropdown>
@@ -182,6 +177,12 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
       />
     </div>
   )
+}
+
+/** How many of a flower stand on each, where every one has its place: on the average, where like pieces differ. */
+function numberWords(each: number): string {
+  if (each === 0) return 'not placed yet'
+  return `${Number.isInteger(each) ? each : `about ${each.toFixed(1)}`} placed`
 }
 
 /** Where it is piped, and that this order does it otherwise. */

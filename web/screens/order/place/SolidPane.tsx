@@ -60,7 +60,6 @@ export function SolidPane(props: {
   )
   const edges = useMemo(() => borders.map((b) => ({ b, stands: borderStands(b, chart) })), [borders, chart])
   useEffect(() => {
-    if (!solids) return
     const of = (kind: PlacedKind, own: Float32Array[], siteIds: string[]): Stood[] => {
       const solid = solids.get(kind.placedId)
       if (!solid) return []
@@ -130,20 +129,18 @@ export function SolidPane(props: {
 
 const LEAST_DRAG_MM = 1.5
 
-/** Coarse solids of everything that stands on a piece, by placed flower; undefined until the first are there. */
-function useSolids(
-  kinds: readonly PlacedKind[],
-  borders: readonly BorderLine[],
-): ReadonlyMap<string, Solid> | undefined {
-  const [solids, setSolids] = useState<ReadonlyMap<string, Solid>>()
+/** Coarse solids of everything that stands on a piece, by placed flower. */
+function useSolids(kinds: readonly PlacedKind[], borders: readonly BorderLine[]): ReadonlyMap<string, Solid> {
+  const [solids, setSolids] = useState<ReadonlyMap<string, Solid>>(new Map())
   const all = useMemo(() => [...kinds, ...borders.map((b) => b.kind)], [kinds, borders])
   useEffect(() => {
     let current = true
-    void Promise.all(all.map(async (k) => [k.placedId, await solidOf(k.layers, 1, COARSE)] as const)).then(
-      (made) => {
-        if (current) setSolids(new Map(made))
-      },
-    )
+    setSolids(new Map())
+    // each is shown as soon as it is there
+    for (const k of all)
+      void solidOf(k.layers, 1, COARSE).then((solid) => {
+        if (current) setSolids((now) => new Map(now).set(k.placedId, solid))
+      })
     return () => {
       current = false
     }

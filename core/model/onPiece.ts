@@ -1,5 +1,6 @@
 import { dequal as equal } from 'dequal/lite'
-import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import type { Site } from './layout.ts'
+import type { Order, Piece, PlacedFlower } from './order.ts'
 
 /**
  * Some flowers of an arrangement in another size: they go to a flower of the piece that is the same but for that size, a new one
@@ -76,4 +77,31 @@ function withoutUnused(piece: Piece): Piece {
         !piece.flowers.some((g) => g !== f && standing.has(g.id) && equal(bare(g), bare(f))),
     ),
   }
+}
+
+/** A flower taken off a piece, and with it every place where it stands. */
+export function takeOff(order: Order, pieceId: string, placedId: string): Order {
+  return {
+    ...order,
+    pieces: order.pieces.map((piece) =>
+      piece.id === pieceId
+        ? {
+            ...piece,
+            flowers: piece.flowers.filter((f) => f.id !== placedId),
+            layouts: piece.layouts.map((layout) => ({
+              ...layout,
+              sites: withoutSites(layout.sites, (s) => s.placedId === placedId),
+            })),
+          }
+        : piece,
+    ),
+  }
+}
+
+/** Places without some of them; leaves whose flower goes are under nothing then. */
+function withoutSites(sites: readonly Site[], goes: (site: Site) => boolean): Site[] {
+  const gone = new Set(sites.filter(goes).map((s) => s.id))
+  return sites
+    .filter((s) => !gone.has(s.id))
+    .map((s) => (s.hostId && gone.has(s.hostId) ? { ...s, hostId: null } : s))
 }
