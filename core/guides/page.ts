@@ -46,6 +46,45 @@ export function layPages(stamps: readonly Stamp[], title: string): string[] {
   )
 }
 
+/** Neighbouring tiles share so much, to be laid on each other by. */
+const LAP_MM = 10
+
+/**
+ * A drawing of any size at true size, cut into pages that lap over each other, each with its row and column; what `wanted` says
+ * has nothing on it is not printed.
+ * @param wanted whether there is anything in a part of the drawing: its left, top, width and height, mm from the drawing's middle.
+ */
+export function tilePages(
+  stamp: Stamp,
+  title: string,
+  wanted: (left: number, top: number, width: number, height: number) => boolean,
+): string[] {
+  const { widthMm, heightMm, marginMm } = PAGE
+  const head = marginMm + 14
+  const [wide, high] = [widthMm - 2 * marginMm, heightMm - head - marginMm]
+  const columns = Math.max(1, Math.ceil((stamp.widthMm - LAP_MM) / (wide - LAP_MM)))
+  const rows = Math.max(1, Math.ceil((stamp.heightMm - LAP_MM) / (high - LAP_MM)))
+  // the drawing in the middle of all its tiles
+  const left = -(columns * (wide - LAP_MM) + LAP_MM) / 2
+  const top = -(rows * (high - LAP_MM) + LAP_MM) / 2
+  const pages: string[] = []
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const [x, y] = [left + column * (wide - LAP_MM), top + row * (high - LAP_MM)]
+      if (!wanted(x, y, wide, high)) continue
+      const name = rows * columns > 1 ? `${title}: row ${row + 1}, column ${column + 1}` : title
+      const frame = `<rect x="${marginMm}" y="${head}" width="${mm(wide)}" height="${mm(high)}"`
+      pages.push(
+        sheet(
+          `<clipPath id="tile">${frame}/></clipPath>${frame} fill="none" stroke="#999" stroke-width="0.2" stroke-dasharray="2 2"/>` +
+            `<g clip-path="url(#tile)"><g transform="translate(${mm(marginMm - x)} ${mm(head - y)})">${stamp.svg}</g></g>`,
+          name,
+        ),
+      )
+    }
+  return pages
+}
+
 function sheet(body: string, title: string): string {
   const { widthMm, heightMm, marginMm } = PAGE
   const ruler = `<path d="M${marginMm} ${marginMm + 8}h100m-100 -1.500v3m100 -3v3" stroke="#000" stroke-width="0.3" fill="none"/>`

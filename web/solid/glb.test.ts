@@ -1,12 +1,15 @@
 import { validateBytes } from 'gltf-validator'
 import type { Mesh } from 'three'
-import { Color, Vector3 } from 'three'
+import { Box3, Color, Vector3 } from 'three'
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '#core/catalogue/starter'
 import { fitFlower } from '#core/flowers/resolve'
 import { flowerMesh } from '#core/mesh/flowerMesh'
-import { flowerGlb } from './glb.ts'
+import { siteSchema } from '#core/model/layout'
+import { standOf } from '#core/placing/stands'
+import { chartOf } from '#core/surfaces/index'
+import { flowerGlb, pieceGlb } from './glb.ts'
 
 async function exported(id: string, hexes: Record<string, string>) {
   const flower = starterWorkshop.flowers.find((f) => f.id === id)!
@@ -80,5 +83,37 @@ describe('a flower as glTF', () => {
       }
     })
     expect(Math.min(seen.foot, seen.rim)).toBeGreaterThan(100)
+  })
+})
+
+describe('a piece as glTF', () => {
+  it('has every flower where it stands, as large as it is, and is sound', async () => {
+    const chart = chartOf({ kind: 'cake', tiers: [{ diameterMm: 150, heightMm: 100 }], coveredMm: 0 })
+    const { layers } = fitFlower(
+      starterWorkshop.flowers.find((f) => f.id === 'blossom')!,
+      { sizeMm: null, tips: {} },
+      starterWorkshop.tips,
+    )
+    const mesh = flowerMesh(layers, 1, 0.35)
+    const side = { zone: 'side', tier: 0, from: 'foot', a: 40, b: -90 } as const
+    const stand = standOf(
+      chart,
+      { middleX: 0, middleY: 0 },
+      siteSchema.parse({ id: 's', placedId: 'f', role: 'focal', place: side }),
+    )
+    const flower = { name: 'Blossom', mesh, layers: layers.map((l) => l.layer), colours: {}, stands: [stand] }
+    const glb = await pieceGlb('Cake', chart.skin(), ['#efe6cd'], [flower])
+    const { issues } = await validateBytes(glb)
+    expect([issues.numErrors, issues.messages.slice(0, 2)]).toEqual([0, []])
+    const { scene } = await new GLTFLoader().parseAsync(glb.buffer, '')
+    const box = (name: string) => new Box3().setFromObject(scene.getObjectByName(name)!)
+    // 100 mm high and 150 across; the flower 40 mm up on the front, which in glTF is towards +z
+    const [cake, blossom] = [box('Cake'), box('Blossom_1')]
+    expect([cake.max.y, cake.max.x * 2].map((m) => Math.round(m * 1000))).toEqual([100, 150])
+    const middle = blossom.getCenter(new Vector3()).multiplyScalar(1000)
+    expect(Math.abs(middle.y - 40)).toBeLessThan(2)
+    expect(Math.abs(middle.x)).toBeLessThan(2)
+    expect(middle.z).toBeGreaterThan(74)
+    expect(blossom.max.z).toBeGreaterThan(0.075)
   })
 })

@@ -1,6 +1,8 @@
-import { Document, WebIO } from '@gltf-transform/core'
+import { Document, type mat4, WebIO } from '@gltf-transform/core'
+import { Color } from 'three'
 import type { Flower, Layer } from '#core/model/flower'
 import { type FlowerMesh, INNER_FACE } from '#core/solids/mesh'
+import type { Skin } from '#core/surfaces/chart'
 import { flowerPalette, PALETTE_ROWS, type Palette } from './palette.ts'
 
 /** glTF measures in metres; a flower is measured in millimetres. */
@@ -21,35 +23,122 @@ export function flowerGlb(
   layers: readonly Layer[],
   colours: Readonly<Record<string, string>>,
 ): Promise<Uint8Array<ArrayBuffer>> {
-  const document = new Document()
-  const buffer = document.createBuffer()
-  const list = (type: 'VEC3' | 'VEC4' | 'SCALAR', array: Float32Array | Uint16Array | Uint32Array) =>
-    document
-      .createAccessor()
-      .setType(type)
-      // the library asks for arrays that own their memory
-      .setArray(array as Float32Array<ArrayBuffer>)
-      .setBuffer(buffer)
-  const icing = document
+  const file = new GlbFile()
+  file.put(flower.name, file.flower(flower.name, mesh, layers, colours))
+  return file.written()
+}
+
+/** A flower as often as it stands on a piece. */
+export interface GlbFlower {
+  name: string
+  mesh: FlowerMesh
+  layers: readonly Layer[]
+  colours: Readonly<Record<string, string>>
+  /** 4 by 4 matrices by columns, in mm, z up. */
+  stands: readonly Float32Array[]
+}
+
+/**
+ * A piece with its flowers as binary glTF, each flower's mesh once and a node for every place where it stands.
+ * @param coats colour of each tier, from the lowest, #rrggbb.
+ */
+export function pieceGlb(
+  name: string,
+  skin: Skin,
+  coats: readonly string[],
+  flowers: readonly GlbFlower[],
+): Promise<Uint8Array<ArrayBuffer>> {
+  const file = new GlbFile()
+  file.put(name, file.coat(name, skin, coats))
+  for (const flower of flowers) {
+    if (flower.stands.length === 0) continue
+    const mesh = file.flower(flower.name, flower.mesh, flower.layers, flower.colours)
+    flower.stands.forEach((stand, i) => {
+      file.put(`${flower.name} ${i + 1}`, mesh, stand)
+    })
+  }
+  return file.written()
+}
+
+/** A glTF document under way. */
+class GlbFile {
+  readonly #document = new Document()
+  readonly #buffer = this.#document.createBuffer()
+  readonly #scene = this.#document.createScene()
+  readonly #icing = this.#document
     .createMaterial('icing')
     .setMetallicFactor(0)
     .setRoughnessFactor(ROUGHNESS)
     .setDoubleSided(true)
-  const primitive = document
-    .createPrimitive()
-    .setMaterial(icing)
-    .setIndices(list('SCALAR', mesh.indices.slice()))
-    .setAttribute('POSITION', list('VEC3', upright(mesh.positions, METRES)))
-    .setAttribute('NORMAL', list('VEC3', unit(upright(mesh.normals, 1))))
-    .setAttribute(
-      'COLOR_0',
-      list('VEC4', vertexColours(mesh, flowerPalette(layers, colours))).setNormalized(true),
+
+  #list(type: 'VEC3' | 'VEC4' | 'SCALAR', array: Float32Array | Uint16Array | Uint32Array) {
+    return (
+      this.#document
+        .createAccessor()
+        .setType(type)
+        // the library asks for arrays that own their memory
+        .setArray(array as Float32Array<ArrayBuffer>)
+        .setBuffer(this.#buffer)
     )
-  const node = document
-    .createNode(flower.name)
-    .setMesh(document.createMesh(flower.name).addPrimitive(primitive))
-  document.getRoot().setDefaultScene(document.createScene().addChild(node))
-  return new WebIO().writeBinary(document) as Promise<Uint8Array<ArrayBuffer>>
+  }
+
+  #mesh(
+    name: string,
+    of: { positions: Float32Array; normals: Float32Array; indices: Uint32Array },
+    colours: Uint16Array,
+  ) {
+    const primitive = this.#document
+      .createPrimitive()
+      .setMaterial(this.#icing)
+      .setIndices(this.#list('SCALAR', of.indices.slice()))
+      .setAttribute('POSITION', this.#list('VEC3', upright(of.positions, METRES)))
+      .setAttribute('NORMAL', this.#list('VEC3', unit(upright(of.normals, 1))))
+      .setAttribute('COLOR_0', this.#list('VEC4', colours).setNormalized(true))
+    return this.#document.createMesh(name).addPrimitive(primitive)
+  }
+
+  flower(
+    name: string,
+    mesh: FlowerMesh,
+    layers: readonly Layer[],
+    colours: Readonly<Record<string, string>>,
+  ) {
+    return this.#mesh(name, mesh, vertexColours(mesh, flowerPalette(layers, colours)))
+  }
+
+  coat(name: string, skin: Skin, coats: readonly string[]) {
+    const colours = new Uint16Array(skin.tiers.length * 4)
+    skin.tiers.forEach((tier, i) => {
+      const { r, g, b } = new Color(coats[tier] ?? coats[0])
+      colours.set([r * FULL, g * FULL, b * FULL, FULL].map(Math.round), 4 * i)
+    })
+    return this.#mesh(name, skin, colours)
+  }
+
+  put(name: string, mesh: ReturnType<GlbFile['flower']>, stand?: Float32Array): void {
+    const node = this.#document.createNode(name).setMesh(mesh)
+    if (stand) node.setMatrix(uprightMatrix(stand))
+    this.#scene.addChild(node)
+  }
+
+  written(): Promise<Uint8Array<ArrayBuffer>> {
+    this.#document.getRoot().setDefaultScene(this.#scene)
+    return new WebIO().writeBinary(this.#document) as Promise<Uint8Array<ArrayBuffer>>
+  }
+}
+
+/** A place in mm with z up as one in metres with y up. */
+function uprightMatrix(from: Float32Array): mat4 {
+  const to = Array<number>(16).fill(0)
+  // x stays, z becomes y, y becomes -z: on both sides of the turning
+  const axis = [0, 2, 1]
+  const sign = [1, 1, -1]
+  for (let column = 0; column < 3; column++)
+    for (let row = 0; row < 3; row++)
+      to[column * 4 + row] = sign[row]! * sign[column]! * from[axis[column]! * 4 + axis[row]!]!
+  for (let row = 0; row < 3; row++) to[12 + row] = METRES * sign[row]! * from[12 + axis[row]!]!
+  to[15] = 1
+  return to as mat4
 }
 
 /** Points or directions with z up as points with y up. */

@@ -8,6 +8,7 @@ import { useLength } from '../../../parts/length.tsx'
 import { Loading } from '../../../parts/states.tsx'
 import type { PieceBody } from '../../../solid/pieceScene.ts'
 import { Arrangements } from './Arrangements.tsx'
+import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
 import { useStamps } from './images.ts'
 import { Keyed } from './Keyed.tsx'
@@ -101,6 +102,9 @@ export function Bench({ placing }: { placing: Placing }) {
         <div className={css.paneHead}>
           <h2>{piece.name}</h2>
           <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
+          <div className={css.headEnd}>
+            <Exports {...{ placing, coats }} borders={lines} />
+          </div>
         </div>
         <Arrangements placing={placing} />
         <Suspense fallback={<Loading what="the solid" />}>

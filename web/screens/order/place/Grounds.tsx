@@ -19,6 +19,19 @@ export interface BorderLine {
 export const unitsOf = (chart: Chart, { kind, edge, tier, pitchMm }: BorderLine): BorderUnit[] =>
   borderUnits(chart, edge, tier, pitchMm, kind.kind.wideMm)
 
+/** Units of a border as they stand, upright, each turned along its edge. */
+export function borderStands(border: BorderLine, chart: Chart): Float32Array[] {
+  const { middleX, middleY } = border.kind.kind
+  const heading = border.kind.run?.heading ?? 0
+  return unitsOf(chart, border).map(({ x, y, z, angle }) => {
+    const [c, s] = [Math.cos(angle - heading), Math.sin(angle - heading)]
+    return Float32Array.from([
+      ...[c, s, 0, 0, -s, c, 0, 0, 0, 0, 1, 0],
+      ...[x - middleX * c + middleY * s, y - middleX * s - middleY * c, z, 1],
+    ])
+  })
+}
+
 /** What is seen of a piece from above: each tier's foot and rim in its coat, and its borders. */
 export function GroundAbove(props: {
   chart: Chart

@@ -8,7 +8,7 @@ import { createPieceScene, type PieceBody, type PieceScene, type Stood } from '.
 import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import type { Solid } from '../../../workers/solid.worker.ts'
 import { COARSE, driven, solidOf } from '../../../workers/solids.ts'
-import { type BorderLine, unitsOf } from './Grounds.tsx'
+import { type BorderLine, borderStands } from './Grounds.tsx'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 
@@ -146,17 +146,4 @@ function useSolids(kinds: readonly PlacedKind[], borders: readonly BorderLine[])
     }
   }, [all])
   return solids
-}
-
-/** Units of a border as they stand, upright, each turned along its edge. */
-function borderStands(border: BorderLine, chart: Placing['hand']['chart']): Float32Array[] {
-  const { middleX, middleY } = border.kind.kind
-  const heading = border.kind.run?.heading ?? 0
-  return unitsOf(chart, border).map(({ x, y, z, angle }) => {
-    const [c, s] = [Math.cos(angle - heading), Math.sin(angle - heading)]
-    return Float32Array.from([
-      ...[c, s, 0, 0, -s, c, 0, 0, 0, 0, 1, 0],
-      ...[x - middleX * c + middleY * s, y - middleX * s - middleY * c, z, 1],
-    ])
-  })
 }
