@@ -33,12 +33,17 @@ export function kindOf(known: Known, limits: HangLimits): Kind {
     h: known.heightMm,
     longMm,
     wideMm,
-    middleX: (left + right) / 2,
-    middleY: (low + high) / 2,
+    ...middleOf(known.shapes),
     grams: known.grams,
     hex: known.hex,
     mayHang: mayHang(known.grams, lies ? wideMm : known.diameterMm, known.heightMm, limits),
   }
+}
+
+/** The middle of a picture from where its recipe begins, mm. */
+export function middleOf(shapes: readonly ViewShape[]): { middleX: number; middleY: number } {
+  const { left, right, low, high } = boxOf(shapes)
+  return { middleX: (left + right) / 2, middleY: (low + high) / 2 }
 }
 
 /** The box around a picture, mm. */

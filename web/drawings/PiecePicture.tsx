@@ -1,8 +1,11 @@
 import { useCallback, useMemo } from 'react'
 import type { Flower } from '#core/model/flower'
+import type { Site } from '#core/model/layout'
 import type { Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { middleOf } from '#core/placing/kinds'
 import { arrange, type Ground, type Guest } from '#core/surfaces/arrange'
+import { chartOf } from '#core/surfaces/index'
 import { usePictures } from '../workers/planner.ts'
 import type { Picture } from '../workers/planner.worker.ts'
 import { Canvas } from './Canvas.tsx'
@@ -24,7 +27,7 @@ export interface DrawnFlower {
 const MOST_DRAWN = 40
 const CAKE = '#d9c7a3'
 
-/** A piece from above, to scale within itself, one way its flowers could stand. */
+/** A piece from above, to scale within itself: its flowers where they were placed, or one way they could stand. */
 export function PiecePicture(props: {
   piece: Piece
   flowers: DrawnFlower[]
@@ -42,9 +45,11 @@ export function PiecePicture(props: {
       if (!pictures) return
       const drawn = flowers.map((flower, i) => ({ flower, picture: pictures[i]! }))
       for (const d of drawn) if (d.flower.border) paintBorder(ctx, outline, d.flower, d.picture)
-      paintStanding(ctx, outline, drawn)
+      const [layout] = piece.layouts
+      if (layout) paintPlaced(ctx, piece.shape, layout.sites, drawn)
+      else paintStanding(ctx, outline, drawn)
     },
-    [outline, coatHex, pictures, flowers],
+    [outline, coatHex, pictures, flowers, piece.layouts, piece.shape],
   )
   return <Canvas size={size} label={`${piece.name} from above`} frame={frame} paint={paint} />
 }
@@ -144,4 +149,35 @@ function paintStanding(
       paintFlower(ctx, d.picture.shapes, d.flower.colours)
       ctx.restore()
     })
+}
+
+/** A flower seen from its edge is still drawn so wide. */
+const LEAST_SQUEEZE = 0.25
+
+/** Flowers where they stand: those on a side foreshortened, leaves beneath. */
+function paintPlaced(
+  ctx: CanvasRenderingContext2D,
+  shape: Piece['shape'],
+  sites: readonly Site[],
+  drawn: { flower: DrawnFlower; picture: Picture }[],
+): void {
+  const chart = chartOf(shape)
+  const byPlaced = new Map(drawn.map((d) => [d.flower.placedId, d]))
+  const seen = sites
+    .map((site) => ({ site, at: chart.point(chart.read(site.place)) }))
+    .sort((p, q) => Number(q.site.role === 'leaf') - Number(p.site.role === 'leaf') || p.at.z - q.at.z)
+  for (const { site, at } of seen) {
+    const d = byPlaced.get(site.placedId)
+    if (!d) continue
+    const { middleX, middleY } = middleOf(d.picture.shapes)
+    const out = Math.hypot(at.ox, at.oy) > 0.05 ? Math.atan2(at.oy, at.ox) : Math.atan2(at.ny, at.nx)
+    ctx.save()
+    ctx.translate(at.x, at.y)
+    ctx.rotate(out)
+    ctx.scale(Math.max(LEAST_SQUEEZE, at.nz), 1)
+    ctx.rotate((site.turnDeg * Math.PI) / 180)
+    ctx.translate(-middleX, -middleY)
+    paintFlower(ctx, d.picture.shapes, d.flower.colours)
+    ctx.restore()
+  }
 }

@@ -1,16 +1,13 @@
 import {
   AmbientLight,
-  BufferAttribute,
-  BufferGeometry,
+  type BufferGeometry,
   Color,
-  CylinderGeometry,
   DirectionalLight,
   Group,
   InstancedMesh,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
-  MeshLambertMaterial,
   PerspectiveCamera,
   Raycaster,
   RingGeometry,
@@ -20,21 +17,10 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
-import type { Skin } from '#core/surfaces/chart'
 import type { Solid } from '../workers/solid.worker.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
 import type { Palette } from './palette.ts'
-
-/** A piece without its flowers: its surface, the colour of each tier, and what is below it. */
-export interface PieceBody {
-  skin: Skin
-  /** By tier, from the lowest. */
-  coats: readonly string[]
-  reachMm: number
-  highMm: number
-  /** What it stands in or on: a paper case, itself, or a board so far across. */
-  below: { kind: 'case' | 'biscuit' | 'board'; mm: number }
-}
+import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
 
 /** One flower, as often as it stands there. */
 export interface Stood {
@@ -62,11 +48,9 @@ export interface PieceScene {
   dispose(): void
 }
 
-const CRUST = new Color('#c89b6a')
-const CASE = new Color('#8b6b4e')
-const BOARD = new Color('#cfccc6')
 const ELEVATION = 0.5
-const CASE_MM = 30
+/** Room over a piece for what stands on it, in its half width. */
+const HEADROOM = 0.12
 
 /** A piece that turns under the pointer, with its flowers. `onLook` hears from which side it is looked at. @throws Error without WebGL. */
 export function createPieceScene(
@@ -106,6 +90,7 @@ export function createPieceScene(
   const ink = new MeshBasicMaterial({ color: 0x191919, depthTest: false, transparent: true })
   const geometries = new Map<Solid, BufferGeometry>()
   const materials = new Map<string, ShaderMaterial>()
+  const held: { dispose(): void }[] = []
   let surface: Mesh | null = null
   let framed = ''
 
@@ -140,32 +125,21 @@ export function createPieceScene(
   }
 
   return {
-    body({ skin, coats, reachMm, highMm, below }) {
-      clear(piece)
-      const geometry = new BufferGeometry()
-      geometry.setAttribute('position', new BufferAttribute(skin.positions, 3))
-      geometry.setAttribute('normal', new BufferAttribute(skin.normals, 3))
-      geometry.setIndex(new BufferAttribute(skin.indices, 1))
-      const colours = new Float32Array(skin.tiers.length * 3)
-      skin.tiers.forEach((tier, i) => {
-        const { r, g, b } = new Color(coats[tier] ?? coats[0] ?? CRUST)
-        colours.set([r, g, b], 3 * i)
+    body(body) {
+      for (const thing of held.splice(0)) thing.dispose()
+      piece.clear()
+      const made = pieceBody(body, (thing) => {
+        held.push(thing)
+        return thing
       })
-      geometry.setAttribute('color', new BufferAttribute(colours, 3))
-      surface = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true }))
-      piece.add(surface)
-      const underMm = below.kind === 'case' ? CASE_MM : below.kind === 'biscuit' ? below.mm : 6
-      const wide = below.kind === 'board' ? below.mm / 2 : reachMm * 0.98
-      const foot = new Mesh(
-        new CylinderGeometry(wide, below.kind === 'case' ? wide * 0.76 : wide, underMm, 72),
-        new MeshLambertMaterial({
-          color: below.kind === 'case' ? CASE : below.kind === 'board' ? BOARD : CRUST,
-        }),
+      surface = made.surface
+      piece.add(made.group)
+      const { reachMm, highMm, below } = body
+      frame(
+        Math.max(reachMm, below.kind === 'board' ? below.mm / 2 : 0),
+        highMm + reachMm * HEADROOM,
+        underMm(body),
       )
-      foot.rotation.x = Math.PI / 2
-      foot.position.z = -underMm / 2 - 0.05
-      piece.add(foot)
-      frame(Math.max(wide, reachMm), highMm + reachMm * 0.12, below.kind === 'board' ? 6 : underMm)
       draw()
     },
     flowers(flowers) {
@@ -239,7 +213,7 @@ export function createPieceScene(
     dispose() {
       cancelAnimationFrame(asked)
       controls.dispose()
-      clear(piece)
+      for (const thing of held) thing.dispose()
       clear(standing, () => true)
       for (const geometry of geometries.values()) geometry.dispose()
       for (const material of materials.values()) {

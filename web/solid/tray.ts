@@ -3,31 +3,37 @@ import {
   type BufferGeometry,
   Color,
   DirectionalLight,
-  Group,
-  Mesh,
+  InstancedMesh,
+  Matrix4,
   PerspectiveCamera,
   Scene,
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Solid } from '../workers/solid.worker.ts'
-import { type CakeBody, cakeBody } from './cake.ts'
 import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
 import type { Palette } from './palette.ts'
+import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
 
-/** A flower standing on a piece: which solid, where, and in which colours. */
+/** A flower standing on a piece: which solid, in which colours, and where, as matrices from the piece's own zero. */
 export interface TrayFlower {
   solid: Solid
   palette: Palette
-  spots: { x: number; y: number; turn: number }[]
+  stands: readonly Float32Array[]
 }
 
-/** One cupcake or cookie of the tray, at the tray's millimetres. */
-export interface TrayPiece extends CakeBody {
+/** One piece of the tray, at the tray's millimetres. */
+export interface TrayPiece {
+  body: PieceBody
   x: number
   y: number
   flowers: TrayFlower[]
 }
+
+/** How steeply the tray is looked at, radians; how far up the highest piece; and the room around it all. */
+const ELEVATION = 0.66
+const LOOKS_AT = 0.4
+const ROOM = 0.94
 
 /**
  * The tray as it will stand: pieces in rows, their flowers from the same solids as the studio, each drawn as
@@ -52,27 +58,26 @@ export function createTray(
     return thing
   }
 
-  let reach = 60
-  for (const piece of pieces) {
-    reach = Math.max(reach, Math.abs(piece.x) + piece.radiusMm, Math.abs(piece.y) + piece.radiusMm)
-    const group = new Group()
-    group.position.set(piece.x, piece.y, 0)
-    const { radiusMm: r, bodyMm: h, domeMm } = piece
-    group.add(cakeBody(piece, hold))
-    for (const flower of piece.flowers) {
+  const half = { x: 60, y: 60 }
+  let high = 0
+  for (const { body, x, y, flowers } of pieces) {
+    const wide = body.below.kind === 'board' ? body.below.mm / 2 : body.reachMm
+    half.x = Math.max(half.x, Math.abs(x) + wide)
+    half.y = Math.max(half.y, Math.abs(y) + wide)
+    high = Math.max(high, body.highMm + underMm(body))
+    const { group } = pieceBody(body, hold)
+    group.position.set(x, y, underMm(body))
+    for (const flower of flowers) {
+      if (flower.stands.length === 0) continue
       const geometry = geometries.get(flower.solid) ?? hold(flowerGeometry(flower.solid))
       geometries.set(flower.solid, geometry)
       const material = hold(flowerMaterial(0.4))
       setPalette(material, flower.palette)
       hold(material.uniforms.palette!.value as { dispose(): void })
-      for (const { x, y, turn } of flower.spots) {
-        const mesh = new Mesh(geometry, material)
-        // on the dome, a little sunk in so that nothing floats
-        const away = Math.min(1, Math.hypot(x, y) / r)
-        mesh.position.set(x, y, h + domeMm * (1 - away * away) + 0.6)
-        mesh.rotation.z = turn
-        group.add(mesh)
-      }
+      const mesh = hold(new InstancedMesh(geometry, material, flower.stands.length))
+      for (const [i, stand] of flower.stands.entries()) mesh.setMatrixAt(i, new Matrix4().fromArray(stand))
+      mesh.frustumCulled = false
+      group.add(mesh)
     }
     scene.add(group)
   }
@@ -96,9 +101,14 @@ export function createTray(
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
     renderer.setSize(width, height, false)
     camera.aspect = width / height
-    const away = reach / Math.sin((camera.fov * Math.PI) / 360) / Math.max(1, camera.aspect * 0.62)
-    camera.position.set(0, -away * 0.72, away * 0.69)
-    controls.target.set(0, 0, 18)
+    const [c, s] = [Math.cos(ELEVATION), Math.sin(ELEVATION)]
+    const slope = Math.tan((camera.fov * Math.PI) / 360)
+    const across = half.x / (slope * camera.aspect)
+    const upward = (half.y * s + (high / 2) * c) / slope
+    // what stands in front is nearer, and larger
+    const away = ROOM * Math.max(across, upward) + half.y * c
+    camera.position.set(0, -away * c, high * LOOKS_AT + away * s)
+    controls.target.set(0, 0, high * LOOKS_AT)
     controls.update()
     camera.updateProjectionMatrix()
     draw()

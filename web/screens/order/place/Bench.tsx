@@ -1,12 +1,11 @@
 import { useElementSize } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { spreadsOn } from '#core/model/spreads'
 import type { Finding } from '#core/placing/judge'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { Loading } from '../../../parts/states.tsx'
-import type { PieceBody } from '../../../solid/pieceScene.ts'
+import { boardMm, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { Arrangements } from './Arrangements.tsx'
 import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
@@ -22,9 +21,6 @@ import { viewFromAbove, viewUnrolled } from './views.ts'
 
 const SolidPane = lazy(async () => ({ default: (await import('./SolidPane.tsx')).SolidPane }))
 
-const CRUST = '#c89b6a'
-const BISCUIT_MM = 6
-
 /** The three views of a piece side by side and in step, and what can be done in them. */
 export function Bench({ placing }: { placing: Placing }) {
   const { piece, hand, borders } = placing
@@ -36,27 +32,9 @@ export function Bench({ placing }: { placing: Placing }) {
   const stamps = useStamps(placing.kinds)
   const hasSide = chart.bands.some((b) => b.zone === 'side')
 
-  const coats = useMemo(() => {
-    const bodies = surfaceDefinition(piece.shape.kind).bodies(piece.shape)
-    const hexes = new Map(order.colours.map((c) => [c.id, c.hex]))
-    return bodies.map((_, tier) => hexes.get(spreadsOn(piece, tier).coat?.colourId ?? '') ?? CRUST)
-  }, [piece, order.colours])
-  const boardMm = piece.shape.kind === 'cake' ? 2 * (chart.reachMm + workshop.settings.boardMarginMm) : null
-  const body = useMemo(
-    (): PieceBody => ({
-      skin: chart.skin(),
-      coats,
-      reachMm: chart.reachMm,
-      highMm: chart.highMm,
-      below:
-        boardMm !== null
-          ? { kind: 'board', mm: boardMm }
-          : piece.shape.kind === 'cupcake'
-            ? { kind: 'case', mm: 0 }
-            : { kind: 'biscuit', mm: BISCUIT_MM },
-    }),
-    [chart, coats, boardMm, piece.shape.kind],
-  )
+  const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
+  const board = boardMm(piece, chart, workshop.settings.boardMarginMm)
+  const body = useMemo(() => bodyOf(piece, chart, coats, board), [piece, chart, coats, board])
   const lines = useMemo(
     () =>
       borders.flatMap((kind): BorderLine[] => {
@@ -92,7 +70,7 @@ export function Bench({ placing }: { placing: Placing }) {
       {...{ placing, stamps, marked }}
       view={above}
       label={`${piece.name} from above`}
-      ground={<GroundAbove {...{ chart, coats, boardMm }} view={above} borders={lines} />}
+      ground={<GroundAbove {...{ chart, coats }} boardMm={board} view={above} borders={lines} />}
       onSpot={null}
     />
   )
