@@ -1,9 +1,12 @@
 import { useElementSize } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
+import { putOn } from '#core/placing/byHand'
 import type { Finding } from '#core/placing/judge'
+import type { Spot } from '#core/surfaces/chart'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { useLength } from '../../../parts/length.tsx'
+import { newId } from '../../../parts/newId.ts'
 import { Loading } from '../../../parts/states.tsx'
 import { boardMm, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { Arrangements } from './Arrangements.tsx'
@@ -13,6 +16,7 @@ import { useStamps } from './images.ts'
 import { Keyed } from './Keyed.tsx'
 import { Numbers } from './Numbers.tsx'
 import css from './Place.module.css'
+import { PutOn, type Putting } from './PutOn.tsx'
 import { SchoolPanel } from './SchoolPanel.tsx'
 import { SitePanel } from './SitePanel.tsx'
 import { SurfaceMap } from './SurfaceMap.tsx'
@@ -29,6 +33,23 @@ export function Bench({ placing }: { placing: Placing }) {
   const length = useLength()
   const [looking, setLooking] = useState(0)
   const [pointed, setPointed] = useState<Finding | null>(null)
+  const [putting, setPutting] = useState<Putting>(null)
+  const onPlaced = (spots: Spot[]) => {
+    setPutting(null)
+    const [first] = spots
+    if (!putting || !first) return
+    if (putting.kind === 'line')
+      placing.lay('follow a line', { schoolId: 'path', path: spots.map((s) => chart.store(s)) })
+    else if (putting.kind === 'flower') {
+      const made = putOn(hand, putting.placedId, first, newId)
+      placing.change('put a flower on', () => made.layout)
+      placing.choose([made.id])
+    } else
+      placing.change('keep free', (now) => ({
+        ...now.layout,
+        keepOuts: [...now.layout.keepOuts, { ...FREE, id: newId(), place: chart.store(first) }],
+      }))
+  }
   const stamps = useStamps(placing.kinds)
   const hasSide = chart.bands.some((b) => b.zone === 'side')
 
@@ -71,11 +92,13 @@ export function Bench({ placing }: { placing: Placing }) {
       view={above}
       label={`${piece.name} from above`}
       ground={<GroundAbove {...{ chart, coats }} boardMm={board} view={above} borders={lines} />}
-      onSpot={null}
+      putting={putting}
+      onPlaced={onPlaced}
     />
   )
   return (
     <>
+      <PutOn {...{ placing, putting }} onPut={setPutting} />
       <Keyed placing={placing} className={css.pane!} label={`${piece.name} as it will look`}>
         <div className={css.paneHead}>
           <h2>{piece.name}</h2>
@@ -109,7 +132,8 @@ export function Bench({ placing }: { placing: Placing }) {
                 label={`${piece.name}, its side laid flat`}
                 ground={<GroundUnrolled {...{ chart, coats }} view={unrolled} borders={lines} />}
                 over={<UnrolledWords {...{ chart, looking }} view={unrolled} />}
-                onSpot={null}
+                putting={putting}
+                onPlaced={onPlaced}
               />
             ) : (
               aboveMap
@@ -134,6 +158,9 @@ export function Bench({ placing }: { placing: Placing }) {
     </>
   )
 }
+
+/** A part that is kept free, to begin with: room for a line of words. */
+const FREE = { kind: 'free', widthMm: 60, heightMm: 22, label: '' } as const
 
 /** Heights of the views, px. */
 const SIDE_PX = 262

@@ -5,6 +5,7 @@ import { remedied } from '#core/placing/remedies'
 import { schoolOf, schools } from '#core/placing/schools/index'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { newId } from '../../../parts/newId.ts'
+import { KeptFreeList } from './KeptFree.tsx'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 
@@ -12,7 +13,7 @@ import type { Placing } from './usePlacing.ts'
 export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Finding | null) => void }) {
   const { placing, onPoint } = props
   const { layout, hand, judgement, lay } = placing
-  const fits = schools.filter((s) => s.id !== 'path' && s.suits(hand.chart))
+  const fits = schools.filter((s) => (s.id !== 'path' || layout.path.length > 1) && s.suits(hand.chart))
   const fullness = layout.fullness ?? judgement?.fullness ?? schoolOf(layout.schoolId).fullness
   const findings = judgement?.findings ?? []
   const toDecide = findings.filter((f) => f.severity === 'decide').length
@@ -47,6 +48,7 @@ export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Findin
         max={1}
         onEnd={(grading) => lay('large to small', { grading })}
       />
+      <KeptFreeList placing={placing} />
       <div className={css.panelHead}>
         <h3>How it sits</h3>
         {toDecide > 0 && (

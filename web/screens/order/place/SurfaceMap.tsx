@@ -4,6 +4,8 @@ import { Circle, Group, Image, Layer, Line, Rect, Stage } from 'react-konva'
 import { moveTo, turnBy } from '#core/placing/byHand'
 import type { Chart, Point, Spot } from '#core/surfaces/chart'
 import type { Stamp } from './images.ts'
+import { KeptFreeMarks } from './KeptFree.tsx'
+import type { Putting } from './PutOn.tsx'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
 
@@ -18,8 +20,9 @@ interface Props {
   over?: ReactNode
   /** A spot that somebody is being told about. */
   marked: { spot: Spot; diameterMm: number } | null
-  /** A tap on the bare surface while something waits to be put down. */
-  onSpot: ((spot: Spot) => void) | null
+  putting: Putting
+  /** Where something was put, or along which line. */
+  onPlaced: (spots: Spot[]) => void
 }
 
 /** A thing that is pressed for less than this is chosen, not dragged, px. */
@@ -30,10 +33,11 @@ const HANDLE_PX = 9
 
 /** A picture of the surface in which flowers are taken hold of, moved, turned and chosen. */
 export function SurfaceMap(props: Props) {
-  const { placing, stamps, view, marked, onSpot } = props
+  const { placing, stamps, view, marked, putting, onPlaced } = props
   const { hand, layout, chosen } = placing
   const { chart } = hand
   const stage = useRef<Konva.Stage>(null)
+  const [drawn, setDrawn] = useState<{ x: number; y: number }[]>([])
   const [box, setBox] = useState<{ x: number; y: number; w: number; h: number } | null>(null)
   const seen = useMemo(
     () =>
@@ -48,6 +52,7 @@ export function SurfaceMap(props: Props) {
     [layout.sites, chart, view],
   )
 
+  const spotAt = ({ x, y }: { x: number; y: number }) => view.toSpot(x, y, chart.under(0, 0))
   const pointer = () => stage.current?.getPointerPosition() ?? { x: 0, y: 0 }
   const start = (id: string, more: boolean) => {
     if (!chosen.has(id)) placing.choose([id], more)
@@ -63,24 +68,22 @@ export function SurfaceMap(props: Props) {
       width={view.widthPx}
       height={view.heightPx}
       aria-label={props.label}
-      onMouseDown={(e) => {
-        if (e.target !== e.target.getStage() && e.target.name() !== 'ground') return
-        const { x, y } = pointer()
-        if (onSpot) onSpot(view.toSpot(x, y, chart.under(0, 0)))
-        else setBox({ x, y, w: 0, h: 0 })
+      onPointerDown={(e) => {
+        if (!putting && e.target !== e.target.getStage() && e.target.name() !== 'ground') return
+        const at = pointer()
+        if (putting?.kind === 'line') setDrawn([at])
+        else if (putting) onPlaced([spotAt(at)])
+        else if (e.evt.pointerType === 'touch') placing.choose([])
+        else setBox({ ...at, w: 0, h: 0 })
       }}
-      onTouchStart={(e) => {
-        if (e.target !== e.target.getStage() && e.target.name() !== 'ground') return
+      onPointerMove={() => {
         const { x, y } = pointer()
-        if (onSpot) onSpot(view.toSpot(x, y, chart.under(0, 0)))
-        else placing.choose([])
+        if (drawn.length > 0) setDrawn((points) => further(points, { x, y }))
+        if (box) setBox({ ...box, w: x - box.x, h: y - box.y })
       }}
-      onMouseMove={() => {
-        if (!box) return
-        const { x, y } = pointer()
-        setBox({ ...box, w: x - box.x, h: y - box.y })
-      }}
-      onMouseUp={(e) => {
+      onPointerUp={(e) => {
+        if (drawn.length > 1) onPlaced(drawn.map(spotAt))
+        setDrawn([])
         if (!box) return
         setBox(null)
         placing.choose(inBox(box, seen, view), e.evt.shiftKey)
@@ -100,7 +103,8 @@ export function SurfaceMap(props: Props) {
               y={y}
               rotation={-deg}
               scaleX={squeeze}
-              draggable
+              draggable={!putting}
+              listening={!putting}
               dragDistance={DRAG_PX}
               onMouseDown={(e) => start(site.id, e.evt.shiftKey)}
               onTouchStart={() => start(site.id, false)}
@@ -130,7 +134,17 @@ export function SurfaceMap(props: Props) {
             </Group>
           )
         })}
+        <KeptFreeMarks {...{ placing, view }} />
         {props.over}
+        {drawn.length > 1 && (
+          <Line
+            points={drawn.flatMap(({ x, y }) => [x, y])}
+            stroke={INK}
+            strokeWidth={2}
+            dash={[6, 4]}
+            listening={false}
+          />
+        )}
         <Marks {...{ placing, view, chart, seen }} />
         {marked && <Marked {...{ marked, view, chart }} />}
         {box && (
@@ -148,6 +162,16 @@ export function SurfaceMap(props: Props) {
       </Layer>
     </Stage>
   )
+}
+
+/** A line gets a point for every few px of way. */
+const LINE_PX = 6
+const MOST_POINTS = 200
+
+function further(points: { x: number; y: number }[], to: { x: number; y: number }) {
+  const last = points.at(-1)!
+  const far = Math.hypot(to.x - last.x, to.y - last.y) >= LINE_PX
+  return far && points.length < MOST_POINTS ? [...points, to] : points
 }
 
 interface Seen {
