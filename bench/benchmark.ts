@@ -16,7 +16,7 @@ export interface Timed extends Named {
 
 /** Something measured that is not a time. */
 export interface Measured extends Named {
-  unit: 'percent' | 'CIEDE2000' | 'layers' | 'bags' | 'minutes' | 'milliseconds' | 'mm' | 'mm2'
+  unit: 'percent' | 'CIEDE2000' | 'layers' | 'bags' | 'minutes' | 'milliseconds' | 'mm' | 'mm2' | 'faults'
   measure(): number
 }
 

@@ -5,6 +5,7 @@ import { colourBenchmarks } from './colour.ts'
 import { fewerBenchmarks, fewerTips } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
 import { pileBenchmarks } from './piles.ts'
+import { placingBenchmarks } from './placing.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
 import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
@@ -27,6 +28,7 @@ const quick: Benchmark[] = [
   ...solidBenchmarks,
   ...sizeBenchmarks,
   ...pileBenchmarks,
+  ...placingBenchmarks,
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

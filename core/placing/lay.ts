@@ -5,8 +5,10 @@ import type { Ground, GroundSample } from './ground.ts'
 import { relax, spread } from './relax.ts'
 import { troubleMm } from './trouble.ts'
 
-/** So many places are looked at for each flower. */
+/** So many places are looked at for each flower; fewer where there are many flowers, none of which matters much. */
 const PLACES = 400
+const LEAST_PLACES = 200
+const MANY = 60
 /** What counts for and against a place: mm that flowers stand into each other, mm out of the ground, mm of bare coat left beside a neighbour, a size that is not wanted here, chance. */
 const LACK = 4
 const OUT = 3
@@ -57,7 +59,7 @@ export function layOut(
     if (start) {
       body.put(chart, start)
       body.held = ground.area.holdsFirst && bodies.length === pinned.length
-    } else if (!seek(chart, ground, bodies, body, { random, largest, grading })) break
+    } else if (!seek(chart, ground, bodies, body, { random, largest, grading, flowers: wanted.length })) break
     bodies.push(body)
   }
   relax(chart, ground.area, bodies, RELAXED)
@@ -69,13 +71,16 @@ interface Taste {
   random: Random
   largest: number
   grading: number
+  /** How many are to be placed. */
+  flowers: number
 }
 
 /** Puts a flower where it does best. @returns false where there is no ground at all. */
 function seek(chart: Chart, ground: Ground, bodies: readonly Body[], body: Body, taste: Taste): boolean {
   const { samples, area } = ground
   if (samples.length === 0) return false
-  const stride = Math.max(1, Math.floor(samples.length / PLACES))
+  const places = Math.max(LEAST_PLACES, Math.min(PLACES, (PLACES * MANY) / Math.max(1, taste.flowers)))
+  const stride = Math.max(1, Math.floor(samples.length / places))
   const begin = Math.floor(taste.random() * stride)
   const best: { score: number; sample: GroundSample }[] = []
   for (let i = begin; i < samples.length; i += stride) {
@@ -108,7 +113,9 @@ function scoreOf(
   for (const other of bodies) {
     if (other.rank < 0) continue
     const far = 5 * r + other.kind.r + other.kind.h
-    const [dx, dy, dz] = [other.x - body.x, other.y - body.y, other.z - body.z]
+    const dx = other.x - body.x
+    const dy = other.y - body.y
+    const dz = other.z - body.z
     if (dx * dx + dy * dy + dz * dz > far * far) continue
     const into = overlapMm(body, other) + area.gapMm
     if (into > 0) lack += into

@@ -52,11 +52,21 @@ export function tuckLeaves(
           tuckAt(chart, ground, host, tucked(chart, host, kind, of, begin + (w * 2 * Math.PI) / WAYS)),
         ),
       )
-      for (const tuck of tucks) for (const other of [...standing, ...placed]) lessen(tuck, other)
+      let first = 0
+      for (const host of standing) {
+        // only what is near enough to be lain over
+        const near = [...standing, ...placed].filter(
+          (other) =>
+            Math.hypot(other.x - host.x, other.y - host.y, other.z - host.z) <
+            reachOf(host, kind) + other.span,
+        )
+        for (const tuck of tucks.slice(first, first + WAYS)) for (const other of near) lessen(tuck, other)
+        first += WAYS
+      }
       places.set(of, tucks)
     }
     const gain = ({ at, against, host }: Tuck) =>
-      at.reduce((sum, p) => sum + p.clear, 0) - against - SHARED * (onHost.get(host) ?? 0)
+      at[0]!.clear + at[1]!.clear - against - SHARED * (onHost.get(host) ?? 0)
     let best = tucks[0]!
     let most = Number.NEGATIVE_INFINITY
     for (const tuck of tucks) {
@@ -71,10 +81,19 @@ export function tuckLeaves(
     leaf.host = best.host
     onHost.set(best.host, (onHost.get(best.host) ?? 0) + 1)
     placed.push(leaf)
-    for (const all of places.values()) for (const tuck of all) lessen(tuck, leaf)
+    for (const all of places.values())
+      for (const tuck of all) {
+        const { host } = tuck
+        const [dx, dy, dz] = [leaf.x - host.x, leaf.y - host.y, leaf.z - host.z]
+        const near = reachOf(host, tuck.leaf.kind) + leaf.span
+        if (dx * dx + dy * dy + dz * dz < near * near) lessen(tuck, leaf)
+      }
   }
   return placed
 }
+
+/** How far from its host's middle a leaf lies over anything, mm. */
+const reachOf = (host: Body, kind: Kind) => ROOT * host.kind.r + kind.longMm + kind.wideMm
 
 /** Points of a leaf that are asked what they lie over, from its middle in its length. */
 const ASKED = [0.15, 0.45]

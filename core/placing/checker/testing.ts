@@ -1,5 +1,5 @@
-import type { Surface } from '../surfaces/index.ts'
-import type { Laid } from './testing.ts'
+import type { Surface } from '../../surfaces/index.ts'
+import type { Laid } from '../testing.ts'
 
 /** A tenth of a mm is nobody's clash. */
 const NOBODYS = 0.1
