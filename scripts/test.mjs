@@ -22,6 +22,7 @@ const steps = [
   ['Lock file', process.execPath, ['scripts/check-lock.mjs']],
   ['Types', bin('tsc'), ['--noEmit']],
   ['Published formats', process.execPath, ['--import', 'tsx', 'scripts/formats.ts', '--check']],
+  ['Lettering faces', process.execPath, ['--import', 'tsx', 'scripts/faces.ts', '--check']],
   ['Unit and API tests', bin('vitest'), ['run']],
 ]
 for (const [name, command, args] of steps) {

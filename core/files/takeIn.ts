@@ -3,7 +3,7 @@ import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
 import { distinctName } from '../model/names.ts'
 import type { Order } from '../model/order.ts'
-import { retipped } from '../model/retip.ts'
+import { retipped, retippedLayouts } from '../model/retip.ts'
 import type { OwnedTip, Tip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
 import type { FlowerFile } from './flowerFile.ts'
@@ -141,6 +141,7 @@ function pointed(
     pieces: order.pieces.map((piece) => ({
       ...piece,
       icingKindId: piece.icingKindId === null ? null : toIcing(piece.icingKindId),
+      layouts: retippedLayouts(piece, toTip),
       flowers: piece.flowers.map((placed) => ({
         ...retipped(placed, toTip),
         flowerId: toFlower(placed.flowerId),

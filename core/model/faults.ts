@@ -1,6 +1,6 @@
 import { strokeDefinition } from '../strokes/index.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
-import { shortOpening } from '../tips/index.ts'
+import { isRound, shortOpening } from '../tips/index.ts'
 import type { Flower, Layer } from './flower.ts'
 import type { Order } from './order.ts'
 import { withWhatIsSetOn } from './placeFaults.ts'
@@ -95,7 +95,21 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
       )
     })
     const standing = new Set(piece.flowers.filter((f) => f.placement.kind === 'each').map((f) => f.id))
-    piece.layouts.forEach(({ sites }, l) => {
+    piece.layouts.forEach(({ sites, words }, l) => {
+      words.forEach((word, i) => {
+        const there = ['pieces', p, 'layouts', l, 'words', i]
+        wantColour([...there, 'colourId'], word.colourId)
+        const tip = tips.get(word.tipId)
+        if (!tip) say([...there, 'tipId'], `There is no tip "${word.tipId}" to write with. Choose another.`)
+        else if (!isRound(tip.opening))
+          say([...there, 'tipId'], 'Words are piped through a round opening. Choose a round tip.')
+      })
+      repeated(words).forEach((i) => {
+        say(
+          ['pieces', p, 'layouts', l, 'words', i, 'id'],
+          'Two words of this piece have the same id. Give one another id.',
+        )
+      })
       repeated(sites).forEach((i) => {
         say(
           ['pieces', p, 'layouts', l, 'sites', i, 'id'],

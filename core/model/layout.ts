@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { idSchema } from '../common.ts'
+import { idSchema, stiffnessSchema } from '../common.ts'
+import { faceIds } from '../words/faceIds.ts'
 
 /** Where on a piece: from an edge of its own tier, so that it stays there when the piece becomes wider or higher. */
 export const placeSchema = z.object({
@@ -51,6 +52,32 @@ export const keepOutSchema = z.object({
 })
 export type KeepOut = z.infer<typeof keepOutSchema>
 
+/** Words piped on a piece. */
+export const wordsSchema = z.object({
+  id: idSchema,
+  text: z
+    .string()
+    .min(1, 'Write something, or take the words out.')
+    .max(160, 'At most 160 characters.')
+    .refine((text) => text.split('\n').length <= 8, 'At most eight lines.'),
+  faceId: z.enum(faceIds).default('print'),
+  /** Height of a capital. */
+  capitalMm: z
+    .number()
+    .min(3, 'Capitals are at least 3 mm high.')
+    .max(120, 'Capitals are at most 120 mm high.'),
+  /** The round tip that they are piped with. */
+  tipId: idSchema,
+  colourId: idSchema,
+  stiffness: stiffnessSchema.default('writing'),
+  /** Radius of the arc that the line stands on; 0 for straight, negative for one that smiles. */
+  arcMm: z.number().min(-1000, 'At most 1,000 mm.').max(1000, 'At most 1,000 mm.').default(0),
+  /** Where its middle is. */
+  place: placeSchema,
+  turnDeg: z.number().min(-360).max(360).default(0),
+})
+export type Words = z.infer<typeof wordsSchema>
+
 export const MOST_SITES = 500
 
 /** How the flowers of a piece stand on it. */
@@ -74,6 +101,7 @@ export const layoutSchema = z.object({
   path: z.array(placeSchema).max(200, 'A line has at most 200 points.').default([]),
   keepOuts: z.array(keepOutSchema).max(20, 'At most 20 parts kept free.').default([]),
   sites: z.array(siteSchema).max(MOST_SITES, `At most ${MOST_SITES} flowers on one piece.`).default([]),
+  words: z.array(wordsSchema).max(20, 'At most 20 lettered parts.').default([]),
   /** What was said about it and waved off, by what it was about. */
   waved: z.array(z.string().min(1).max(200)).max(200).default([]),
 })

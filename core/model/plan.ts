@@ -24,7 +24,7 @@ export const usePartSchema = z.object({ colourId: z.string(), piped: grams, ...r
 export const useSchema = z.object({
   id: z.string(),
   pieceId: idSchema,
-  placedId: idSchema.nullable().describe('null for a coat'),
+  placedId: idSchema.nullable().describe('null for a coat and for words'),
   flowerId: idSchema.nullable(),
   flowerName: z.string(),
   layerId: idSchema.nullable(),
@@ -33,7 +33,7 @@ export const useSchema = z.object({
   icingKindId: idSchema,
   stiffness: stiffnessSchema,
   setting: settingSchema,
-  form: z.enum(['flower', 'leaf', 'vine', 'border', 'coat']),
+  form: z.enum(['flower', 'leaf', 'vine', 'border', 'coat', 'words']),
   layout: layoutSchema,
   border: z.number().nullable(),
   fixedTip: z.boolean().describe('The tip must stay as it is turned, or the stripe runs off'),

@@ -1,4 +1,4 @@
-import type { PlacedFlower } from './order.ts'
+import type { Piece, PlacedFlower } from './order.ts'
 
 /** Ids of the tips that a placed flower names itself: those a person chose for its layers, and those of added layers. */
 export function tipsNamed({ tips, added }: PlacedFlower): string[] {
@@ -13,3 +13,14 @@ export function retipped(placed: PlacedFlower, idOf: (tipId: string) => string):
     added: placed.added.map((a) => ({ ...a, layer: { ...a.layer, tipId: idOf(a.layer.tipId) } })),
   }
 }
+
+/** Every tip that a piece names besides its flowers: what its words are written with. */
+export const tipsOfWords = ({ layouts }: Pick<Piece, 'layouts'>): string[] =>
+  layouts.flatMap((layout) => layout.words.map((words) => words.tipId))
+
+/** A piece's arrangements with every tip that they name looked up anew. */
+export const retippedLayouts = ({ layouts }: Pick<Piece, 'layouts'>, idOf: (tipId: string) => string) =>
+  layouts.map((layout) => ({
+    ...layout,
+    words: layout.words.map((words) => ({ ...words, tipId: idOf(words.tipId) })),
+  }))

@@ -5,7 +5,7 @@ export function spreadsOn(piece: Piece, tier: number): Spreads {
   return piece.ownTiers.find((own) => own.tier === tier) ?? piece
 }
 
-/** A piece with the colour of everything that is spread on it changed. */
+/** A piece with the colour of everything that is spread or written on it changed. */
 export function respread(piece: Piece, to: (colourId: string) => string): Piece {
   const recolour = <S extends { colourId: string }>(spread: S | null): S | null =>
     spread && { ...spread, colourId: to(spread.colourId) }
@@ -14,5 +14,13 @@ export function respread(piece: Piece, to: (colourId: string) => string): Piece 
     coat: recolour(coat),
     filling: recolour(filling),
   })
-  return { ...piece, ...all(piece), ownTiers: piece.ownTiers.map((own) => ({ ...own, ...all(own) })) }
+  return {
+    ...piece,
+    ...all(piece),
+    ownTiers: piece.ownTiers.map((own) => ({ ...own, ...all(own) })),
+    layouts: piece.layouts.map((layout) => ({
+      ...layout,
+      words: layout.words.map((words) => ({ ...words, colourId: to(words.colourId) })),
+    })),
+  }
 }

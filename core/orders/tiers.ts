@@ -51,7 +51,7 @@ export function removeTier(piece: CakePiece, tier: number): CakePiece {
 }
 
 /** What stood on a tier goes with it, leaves with their flower; what stood above comes down. */
-function withoutTier({ sites, keepOuts, path }: Layout, tier: number) {
+function withoutTier({ sites, keepOuts, words, path }: Layout, tier: number) {
   const lower = <T extends { place: Place }>(thing: T): T =>
     thing.place.tier > tier ? { ...thing, place: { ...thing.place, tier: thing.place.tier - 1 } } : thing
   const stays = <T extends { place: Place }>(thing: T) => thing.place.tier !== tier
@@ -60,6 +60,7 @@ function withoutTier({ sites, keepOuts, path }: Layout, tier: number) {
   return {
     sites: left.map(lower).map((s) => (s.hostId && !there.has(s.hostId) ? { ...s, hostId: null } : s)),
     keepOuts: keepOuts.filter(stays).map(lower),
+    words: words.filter(stays).map(lower),
     path: path.filter((p) => p.tier !== tier).map((p) => (p.tier > tier ? { ...p, tier: p.tier - 1 } : p)),
   }
 }

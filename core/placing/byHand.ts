@@ -3,7 +3,7 @@ import type { Chart, Spot } from '../surfaces/chart.ts'
 import { type Area, wholeArea } from './area.ts'
 import type { Body, Kind } from './body.ts'
 import { bareSpots } from './cover.ts'
-import { clearOf, type Ground } from './ground.ts'
+import { clearOf, type Ground, keptFree } from './ground.ts'
 import { pointAwayFrom } from './leaves.ts'
 import { bodiesOf, siteOf } from './place.ts'
 import { relax } from './relax.ts'
@@ -22,7 +22,7 @@ const DEGREES = 180 / Math.PI
 
 /** All of a piece but what is kept free: a hand may leave its school. */
 function freeArea({ chart, layout }: Hand): Area {
-  const clear = clearOf(chart, layout.keepOuts)
+  const clear = clearOf(chart, keptFree(layout))
   return wholeArea(chart, (_, at) => clear(at), { overhang: 0.45, balanced: false })
 }
 

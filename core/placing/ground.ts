@@ -1,5 +1,6 @@
-import type { KeepOut } from '../model/layout.ts'
+import type { KeepOut, Layout } from '../model/layout.ts'
 import type { Chart, Sample, Spot } from '../surfaces/chart.ts'
+import { letter } from '../words/letter.ts'
 import type { Area } from './area.ts'
 
 /** Samples of a ground are so close, in the radius of the smallest flower, but no closer and no more of them than this. */
@@ -34,6 +35,24 @@ export function groundOf(chart: Chart, area: Area, keepOuts: readonly KeepOut[],
   const rough = take(3 * stepMm).reduce((sum, s) => sum + s.mm2, 0)
   const samples = take(Math.max(stepMm, Math.sqrt(rough / MOST_SAMPLES)))
   return { area: free, samples, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
+}
+
+/** Room left around words, mm. */
+const AROUND_WORDS_MM = 3
+
+/** All that flowers keep off: what a person keeps free, and words, as large as they are written. */
+export function keptFree({ keepOuts, words }: Pick<Layout, 'keepOuts' | 'words'>): KeepOut[] {
+  return [
+    ...keepOuts,
+    ...words.map((w): KeepOut => {
+      const { widthMm, heightMm } = letter(w, 0)
+      return {
+        ...{ id: w.id, kind: 'text', place: w.place, label: `“${w.text.replaceAll('\n', ' ')}”` },
+        widthMm: widthMm + 2 * AROUND_WORDS_MM,
+        heightMm: heightMm + 2 * AROUND_WORDS_MM,
+      }
+    }),
+  ]
 }
 
 /** How far outside everything that is kept free a place is, mm; negative inside. */

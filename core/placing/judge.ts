@@ -4,7 +4,7 @@ import { type Body, type Kind, overlapMm } from './body.ts'
 import { fullnessOf } from './counts.ts'
 import { bareSpots } from './cover.ts'
 import type { Ground } from './ground.ts'
-import { clearOf } from './ground.ts'
+import { clearOf, keptFree } from './ground.ts'
 import { leanOf } from './improve.ts'
 import { schoolOf } from './schools/index.ts'
 import { hangsBadly, intoTierMm } from './trouble.ts'
@@ -154,7 +154,7 @@ function standsInto({ chart, bodies, nameOf, length }: Judged): Finding[] {
 }
 
 function hidesWords({ chart, bodies, layout, nameOf }: Judged): Finding[] {
-  return layout.keepOuts.flatMap((keepOut) => {
+  return keptFree(layout).flatMap((keepOut) => {
     const clear = clearOf(chart, [keepOut])
     return bodies.flatMap((b): Finding[] => {
       const over = (b.kind.lies ? b.kind.wideMm / 2 : b.kind.r) - clear(b)

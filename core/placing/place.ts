@@ -3,7 +3,7 @@ import { seeded } from '../random.ts'
 import type { Chart } from '../surfaces/chart.ts'
 import { Body, type Kind, type Rank, ranksOf } from './body.ts'
 import { countsFor } from './counts.ts'
-import { type Ground, groundOf } from './ground.ts'
+import { type Ground, groundOf, keptFree } from './ground.ts'
 import { improve } from './improve.ts'
 import { type Count, layOut } from './lay.ts'
 import { tuckLeaves } from './leaves.ts'
@@ -37,7 +37,7 @@ export function groundFor(chart: Chart, kinds: readonly Kind[], layout: Layout):
     largestMm: Math.max(tiny, ...radii),
     path: layout.path.map((place) => chart.read(place)),
   })
-  return groundOf(chart, area, layout.keepOuts, radii.length > 0 ? Math.min(...radii) : tiny)
+  return groundOf(chart, area, keptFree(layout), radii.length > 0 ? Math.min(...radii) : tiny)
 }
 
 /** The flowers of a layout where they stand; sites of flowers that are not known are passed over. */

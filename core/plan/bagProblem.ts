@@ -171,6 +171,6 @@ function waitsFor(
     // a flower in batches waits for the part before it, which waits for those before that
     if (use.placedId === first.placedId) return onNail(use) ? i === j - 1 : i < j
     if (onNail(first)) return false
-    return onNail(use) ? stageOf(first) === STAGE.leaf : stageOf(use) < stageOf(first)
+    return onNail(use) ? stageOf(first) >= STAGE.leaf : stageOf(use) < stageOf(first)
   })
 }

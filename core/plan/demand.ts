@@ -10,6 +10,7 @@ import type { Use } from '../model/plan.ts'
 import { spreadsOn } from '../model/spreads.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
 import { openingSlot } from '../tips/index.ts'
+import { wordUses } from './lettering.ts'
 import { type Lookup, unchosenColourId } from './lookup.ts'
 
 /** A flower as one piece of the order wears it: fitted to size, with its number. */
@@ -44,7 +45,8 @@ export function demand(at: Lookup): Demand {
       .filter((p) => p.total > 0),
   )
   const coats = at.order.pieces.flatMap((piece) => spreads(at, piece))
-  return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p))] }
+  const words = at.order.pieces.flatMap((piece) => wordUses(at, piece, icingOf(at, piece)))
+  return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p)), ...words] }
 }
 
 function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {

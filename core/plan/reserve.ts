@@ -11,6 +11,8 @@ export const safetyLevels: Record<Safety, { chanceShort: number; deviate: number
 
 /** Spread of a coat's weight: a spatula is steadier over a tray than a bag. */
 const COAT_SPREAD = 0.08
+/** Of words: a line is thicker or thinner as the hand goes slower or faster. */
+const WORDS_SPREAD = 0.15
 
 /** What one bowl is: uses of one colour at one stiffness of one icing kind. */
 export function bowlKey(use: Pick<Use, 'icingKindId' | 'stiffness'>, colourId: string): string {
@@ -72,14 +74,15 @@ function addMargins(at: Lookup, uses: Use[]): Use[] {
   const { deviate } = safetyLevels[at.order.safety]
   // grams per bowl and kind of flower: the unit that varies together
   const kinds = new Map<string, Map<string, number>>()
-  const kindOf = (use: Use) => use.flowerId ?? `coat.${use.pieceId}`
+  const kindOf = (use: Use) => use.flowerId ?? `${use.form}.${use.pieceId}`
   for (const use of uses)
     for (const part of use.parts) {
       const bowl = bowlKey(use, part.colourId)
       const inBowl = kinds.get(bowl) ?? new Map<string, number>()
       kinds.set(bowl, inBowl.set(kindOf(use), (inBowl.get(kindOf(use)) ?? 0) + needed(part)))
     }
-  const spreadOf = (use: Use) => (use.flowerId ? at.flower(use.flowerId).spread : COAT_SPREAD)
+  const spreadOf = (use: Use) =>
+    use.flowerId ? at.flower(use.flowerId).spread : use.form === 'words' ? WORDS_SPREAD : COAT_SPREAD
   const variance = new Map<string, number>()
   const spreads = new Map(uses.map((use) => [kindOf(use), spreadOf(use)]))
   for (const [bowl, inBowl] of kinds)

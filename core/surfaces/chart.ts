@@ -80,6 +80,8 @@ export interface Chart {
   nearest(x: number, y: number, z: number): Spot
   /** The place that is seen from straight above at (x, y); beside the piece, the nearest of its edge. */
   under(x: number, y: number): Spot
+  /** The place so far to the right and down from another, as it is looked at from outside: along a side, or flat over a top. */
+  walk(from: Spot, rightMm: number, downMm: number): Spot
   /** How far a place is from where the surface ends; negative beyond it. */
   insideMm(spot: Spot): number
   /** How far a place is from an inner corner, where a tier stands on another; infinite where there is none. */

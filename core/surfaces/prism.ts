@@ -90,6 +90,12 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
       }
       return { face: SIDE, a: Math.min(heightMm, Math.max(0, -above)), b: s }
     },
+    walk(from, right, down) {
+      if (from.face === SIDE)
+        return { face: SIDE, a: Math.min(heightMm, Math.max(0, from.a + down)), b: from.b + right }
+      // on a top, right and down are what they are to whoever looks at it from the front
+      return { face: TOP, a: from.a + right, b: from.b - down }
+    },
     under: (x, y) => (toOutline(x, y).off >= 0 ? { face: TOP, a: x, b: y } : chart.nearest(x, y, heightMm)),
     insideMm: ({ face, a, b }) =>
       face === SIDE ? heightMm - a : Math.max(toOutline(a, b).off, 0) + heightMm,

@@ -97,6 +97,17 @@ export function revolution(outline: Outline): Chart {
       })
       return { face: 0, a: best.u, b: r > 1e-9 ? Math.atan2(y, x) : 0 }
     },
+    walk(from, right, down) {
+      const { r } = cut(from.a)
+      if (zoneAt(from.a).zone === 'side' && r > 0)
+        return { face: 0, a: within(from.a + down), b: from.b + right / r }
+      const { x, y, z, nx, ny, nz, ox, oy, oz } = point(from)
+      return chart.nearest(
+        x + right * (ny * oz - nz * oy) + down * ox,
+        y + right * (nz * ox - nx * oz) + down * oy,
+        z + right * (nx * oy - ny * ox) + down * oz,
+      )
+    },
     under: (x, y) => ({ face: 0, a: underAt(Math.hypot(x, y)), b: Math.atan2(y, x) }),
     insideMm: ({ a }) => Math.min(total - a, outline.walled ? a : Number.POSITIVE_INFINITY),
     jointMm: ({ a }) => Math.min(Number.POSITIVE_INFINITY, ...jointsAt.map((u) => Math.abs(u - a))),

@@ -75,6 +75,9 @@ export function describeOpening(opening: Opening): string {
   return `${family.label} ${family.describe(opening)}`
 }
 
+/** Whether what comes out is a round bead. */
+export const isRound = ({ family }: Opening): boolean => family === 'round' || family === 'cutBag'
+
 /** "petal 13 mm": the short form that fits under a drawing. */
 export function shortOpening(opening: Opening): string {
   const size = Math.round(openingSize(opening) * 10) / 10

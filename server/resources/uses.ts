@@ -5,7 +5,11 @@ import type { DeletedKind } from '#contract/deleted'
 const namedAt: Partial<Record<DeletedKind, readonly string[]>> = {
   flowers: ['$.pieces[*].flowers[*].flowerId'],
   icings: ['$.icingKindId', '$.pieces[*].icingKindId'],
-  tips: ['$.pieces[*].flowers[*].tips.*', '$.pieces[*].flowers[*].added[*].layer.tipId'],
+  tips: [
+    '$.pieces[*].flowers[*].tips.*',
+    '$.pieces[*].flowers[*].added[*].layer.tipId',
+    '$.pieces[*].layouts[*].words[*].tipId',
+  ],
 }
 
 /** Whether what has been deleted, and can be brought back, counts as using something. */

@@ -1,6 +1,7 @@
 import {
   AmbientLight,
   type BufferGeometry,
+  CatmullRomCurve3,
   Color,
   DirectionalLight,
   Group,
@@ -8,12 +9,15 @@ import {
   Matrix4,
   Mesh,
   MeshBasicMaterial,
+  MeshLambertMaterial,
   PerspectiveCamera,
   Raycaster,
   RingGeometry,
   Scene,
   type ShaderMaterial,
+  TubeGeometry,
   Vector2,
+  Vector3,
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
@@ -31,9 +35,21 @@ export interface Stood {
   siteIds: readonly string[]
 }
 
+/** A point of the surface with its outward normal, mm. */
+export interface RopePoint {
+  x: number
+  y: number
+  z: number
+  nx: number
+  ny: number
+  nz: number
+}
+
 export interface PieceScene {
   body(body: PieceBody): void
   flowers(flowers: readonly Stood[]): void
+  /** Lines of icing that lie on the surface: words. */
+  ropes(ropes: readonly { points: readonly RopePoint[]; radiusMm: number; hex: string }[]): void
   /** Rings around what is chosen: where, and how wide, mm. */
   chosen(stands: readonly { stand: Float32Array; r: number }[]): void
   /** Which thing is under a point of the canvas, in CSS pixels. */
@@ -85,7 +101,8 @@ export function createPieceScene(
   const piece = new Group()
   const standing = new Group()
   const marks = new Group()
-  scene.add(piece, standing, marks)
+  const lettering = new Group()
+  scene.add(piece, standing, lettering, marks)
   const ring = new RingGeometry(0.94, 1.06, 48)
   const ink = new MeshBasicMaterial({ color: 0x191919, depthTest: false, transparent: true })
   const geometries = new Map<Solid, BufferGeometry>()
@@ -169,6 +186,23 @@ export function createPieceScene(
       }
       draw()
     },
+    ropes(ropes) {
+      for (const child of [...lettering.children]) {
+        lettering.remove(child)
+        ;(child as Mesh<BufferGeometry, MeshLambertMaterial>).geometry.dispose()
+        ;(child as Mesh<BufferGeometry, MeshLambertMaterial>).material.dispose()
+      }
+      for (const { points, radiusMm, hex } of ropes) {
+        // half sunk in, as a bead that has been pressed on
+        const up = radiusMm * 0.5
+        const way = points.map((p) => new Vector3(p.x + up * p.nx, p.y + up * p.ny, p.z + up * p.nz))
+        if (way.length < 2) continue
+        const curve = new CatmullRomCurve3(way, false, 'centripetal')
+        const tube = new TubeGeometry(curve, way.length * 2, radiusMm, 6)
+        lettering.add(new Mesh(tube, new MeshLambertMaterial({ color: hex })))
+      }
+      draw()
+    },
     chosen(stands) {
       clear(marks, () => true)
       for (const { stand, r } of stands) {
@@ -215,6 +249,7 @@ export function createPieceScene(
       controls.dispose()
       for (const thing of held) thing.dispose()
       clear(standing, () => true)
+      clear(lettering)
       for (const geometry of geometries.values()) geometry.dispose()
       for (const material of materials.values()) {
         ;(material.uniforms.palette?.value as { dispose(): void } | null)?.dispose()

@@ -54,7 +54,7 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
       }
       continue
     }
-    if (stageOf(first) === STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
+    if (stageOf(first) >= STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
     made.push({ kind: 'pipe', pieceIds: [pieceId], useIds, bagNumbers, repeats, colourId })
     for (const key of new Set(step.uses.map(flowerKey))) {
       if (lastOf.get(key) !== i) continue

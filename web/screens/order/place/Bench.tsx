@@ -1,12 +1,17 @@
 import { useElementSize } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
+import { hexToLab } from '#core/colour/lab'
+import { wordsSchema } from '#core/model/layout'
+import type { Workshop } from '#core/model/workshop'
 import { putOn } from '#core/placing/byHand'
 import type { Finding } from '#core/placing/judge'
 import type { Spot } from '#core/surfaces/chart'
 import { surfaceDefinition } from '#core/surfaces/index'
+import { isRound, openingSize } from '#core/tips/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { newId } from '../../../parts/newId.ts'
+import { tell } from '../../../parts/notify.tsx'
 import { Loading } from '../../../parts/states.tsx'
 import { boardMm, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { Arrangements } from './Arrangements.tsx'
@@ -14,6 +19,7 @@ import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
 import { useStamps } from './images.ts'
 import { Keyed } from './Keyed.tsx'
+import { useLetteredOn } from './lettered.ts'
 import { Numbers } from './Numbers.tsx'
 import css from './Place.module.css'
 import { PutOn, type Putting } from './PutOn.tsx'
@@ -44,6 +50,28 @@ export function Bench({ placing }: { placing: Placing }) {
       const made = putOn(hand, putting.placedId, first, newId)
       placing.change('put a flower on', () => made.layout)
       placing.choose([made.id])
+    } else if (putting.kind === 'words') {
+      const tip = writingTip(workshop)
+      const [colour] = [...order.colours].sort((a, b) => darkness(a.hex) - darkness(b.hex))
+      if (!tip || !colour) {
+        tell(
+          tip ? 'The order needs a colour to write in first.' : 'The drawer has no round tip to write with.',
+        )
+        return
+      }
+      placing.change('words', (now) => ({
+        ...now.layout,
+        words: [
+          ...now.layout.words,
+          wordsSchema.parse({
+            ...WORDS,
+            id: newId(),
+            tipId: tip,
+            colourId: colour.id,
+            place: chart.store(first),
+          }),
+        ],
+      }))
     } else
       placing.change('keep free', (now) => ({
         ...now.layout,
@@ -54,6 +82,7 @@ export function Bench({ placing }: { placing: Placing }) {
   const hasSide = chart.bands.some((b) => b.zone === 'side')
 
   const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
+  const lettered = useLetteredOn(placing.layout, chart, order.colours, workshop)
   const board = boardMm(piece, chart, workshop.settings.boardMarginMm)
   const body = useMemo(() => bodyOf(piece, chart, coats, board), [piece, chart, coats, board])
   const lines = useMemo(
@@ -88,7 +117,7 @@ export function Bench({ placing }: { placing: Placing }) {
   const marked = pointed?.spot ?? null
   const aboveMap = (
     <SurfaceMap
-      {...{ placing, stamps, marked }}
+      {...{ placing, stamps, marked, lettered }}
       view={above}
       label={`${piece.name} from above`}
       ground={<GroundAbove {...{ chart, coats }} boardMm={board} view={above} borders={lines} />}
@@ -109,7 +138,7 @@ export function Bench({ placing }: { placing: Placing }) {
         </div>
         <Arrangements placing={placing} />
         <Suspense fallback={<Loading what="the solid" />}>
-          <SolidPane {...{ placing, body, looking }} borders={lines} onLook={setLooking} />
+          <SolidPane {...{ placing, body, looking, lettered }} borders={lines} onLook={setLooking} />
         </Suspense>
         <p className={css.hint}>
           drag beside a flower to turn it; seen from {hourOfLooking(looking)} o’clock
@@ -127,7 +156,7 @@ export function Bench({ placing }: { placing: Placing }) {
           {upper.width > 0 &&
             (hasSide ? (
               <SurfaceMap
-                {...{ placing, stamps, marked }}
+                {...{ placing, stamps, marked, lettered }}
                 view={unrolled}
                 label={`${piece.name}, its side laid flat`}
                 ground={<GroundUnrolled {...{ chart, coats }} view={unrolled} borders={lines} />}
@@ -154,13 +183,29 @@ export function Bench({ placing }: { placing: Placing }) {
           <Numbers placing={placing} />
         </div>
       </div>
-      <SchoolPanel placing={placing} onPoint={setPointed} />
+      <SchoolPanel {...{ placing, lettered }} onPoint={setPointed} />
     </>
   )
 }
 
 /** A part that is kept free, to begin with: room for a line of words. */
 const FREE = { kind: 'free', widthMm: 60, heightMm: 22, label: '' } as const
+
+/** Words to begin with: something to be written over. */
+const WORDS = { text: 'Happy Birthday', capitalMm: 12 }
+
+/** Icing for words is about so wide, mm. */
+const WRITES_MM = 2
+
+/** The owned round tip that is nearest to what words are usually written with; any other round one where none is owned. */
+function writingTip({ tips }: Workshop): string | undefined {
+  const rounds = tips.filter((t) => isRound(t.opening))
+  const owned = rounds.filter((t) => t.owned > 0)
+  const off = (t: (typeof rounds)[number]) => Math.abs(openingSize(t.opening) - WRITES_MM)
+  return [...(owned.length > 0 ? owned : rounds)].sort((a, b) => off(a) - off(b))[0]?.id
+}
+
+const darkness = (hex: string) => hexToLab(hex)[0]
 
 /** Heights of the views, px. */
 const SIDE_PX = 262

@@ -6,11 +6,17 @@ import { schoolOf, schools } from '#core/placing/schools/index'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { KeptFreeList } from './KeptFree.tsx'
+import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
+import { WordsPanel } from './WordsPanel.tsx'
 
 /** How the flowers are placed, and what there is to say about it. */
-export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Finding | null) => void }) {
+export function SchoolPanel(props: {
+  placing: Placing
+  lettered: readonly LaidWords[]
+  onPoint: (finding: Finding | null) => void
+}) {
   const { placing, onPoint } = props
   const { layout, hand, judgement, lay } = placing
   const fits = schools.filter((s) => (s.id !== 'path' || layout.path.length > 1) && s.suits(hand.chart))
@@ -48,6 +54,7 @@ export function SchoolPanel(props: { placing: Placing; onPoint: (finding: Findin
         max={1}
         onEnd={(grading) => lay('large to small', { grading })}
       />
+      <WordsPanel placing={placing} lettered={props.lettered} />
       <KeptFreeList placing={placing} />
       <div className={css.panelHead}>
         <h3>How it sits</h3>

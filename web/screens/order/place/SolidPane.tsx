@@ -10,6 +10,7 @@ import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import type { Solid } from '../../../workers/solid.worker.ts'
 import { COARSE, driven, solidOf } from '../../../workers/solids.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
+import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 
@@ -18,6 +19,7 @@ export function SolidPane(props: {
   placing: Placing
   body: PieceBody
   borders: readonly BorderLine[]
+  lettered: readonly LaidWords[]
   looking: number
   onLook: (angle: number) => void
 }) {
@@ -51,6 +53,13 @@ export function SolidPane(props: {
   }, [placing.piece.name])
 
   useEffect(() => scene.current?.body(body), [body])
+  useEffect(() => {
+    scene.current?.ropes(
+      props.lettered.flatMap(({ lines, beadMm, hex }) =>
+        lines.map((points) => ({ points, radiusMm: beadMm / 2, hex })),
+      ),
+    )
+  }, [props.lettered])
   const stands = useMemo(
     () =>
       layout.sites.flatMap((site) => {

@@ -5,9 +5,11 @@ import { moveTo, turnBy } from '#core/placing/byHand'
 import type { Chart, Point, Spot } from '#core/surfaces/chart'
 import type { Stamp } from './images.ts'
 import { KeptFreeMarks } from './KeptFree.tsx'
+import type { LaidWords } from './lettered.ts'
 import type { Putting } from './PutOn.tsx'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
+import { WordsMarks } from './WordsMarks.tsx'
 
 interface Props {
   placing: Placing
@@ -20,6 +22,7 @@ interface Props {
   over?: ReactNode
   /** A spot that somebody is being told about. */
   marked: { spot: Spot; diameterMm: number } | null
+  lettered: readonly LaidWords[]
   putting: Putting
   /** Where something was put, or along which line. */
   onPlaced: (spots: Spot[]) => void
@@ -135,6 +138,7 @@ export function SurfaceMap(props: Props) {
           )
         })}
         <KeptFreeMarks {...{ placing, view }} />
+        <WordsMarks {...{ placing, view }} lettered={props.lettered} />
         {props.over}
         {drawn.length > 1 && (
           <Line
