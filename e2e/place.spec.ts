@@ -171,3 +171,34 @@ test('eighteen of these in three arrangements; a number that is typed is placed'
   await page.getByRole('link', { name: 'On each' }).click()
   await expect(page.getByRole('region', { name: 'Scabious and thrift cupcakes' })).toContainText('3 placed')
 })
+
+test('words that do not fit, the offer that makes them, and what they take', async ({ page }) => {
+  await page.goto('/orders/observatory/pieces/place/tier-lower')
+  const map = page.getByRole('region', { name: 'The side laid flat' })
+  await expect(map.locator('canvas')).toBeVisible()
+  const box = (await map.boundingBox())!
+  await page.getByRole('button', { name: 'Words', exact: true }).click()
+  await page.mouse.click(box.x + box.width - 70, box.y + box.height - 60)
+  const words = page.getByRole('region', { name: /^Words: Happy Birthday/ })
+  await expect(words).toContainText('The words fit')
+  await words.getByRole('textbox', { name: 'Words' }).fill('Congratulations to all of the observers')
+  const long = page.getByRole('region', { name: /^Words: Congratulations/ })
+  await expect(long).toContainText('The words')
+  await expect(long).not.toContainText('The words fit')
+  const offers = long.getByRole('button').filter({ hasText: /lines|Smaller|Thinner|Shorter/ })
+  await offers.first().click()
+  await expect(long).toContainText('The words fit')
+  await expect(long).toContainText(/[1-9][\d.]* g, \d+ touch-downs, \d+ s/)
+  const made = await stored(
+    page,
+    (l) => l.words.length === 2 && l.words[1]!.text.startsWith('Congratulations'),
+  )
+  expect(made.words[1]!.place.zone).toBe('side')
+  // a letter that a face has not got is said, and nothing is lost
+  await long.getByRole('textbox', { name: 'Words' }).fill('Ωmega')
+  await expect(page.getByRole('region', { name: 'Words: Ωmega' }).getByRole('alert')).toContainText(
+    'has no “Ω”',
+  )
+  await page.getByRole('region', { name: 'Words: Ωmega' }).getByRole('textbox', { name: 'Words' }).fill('')
+  await expect(page.getByRole('region', { name: 'Words: Ωmega' })).toContainText('Write something')
+})

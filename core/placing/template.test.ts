@@ -21,6 +21,7 @@ const pages = (...sites: ReturnType<typeof site>[]) =>
     chart: cake,
     kinds: [flower('rose', 20, 10), leaf('leaf', 24, 10)],
     layout: { sites },
+    lines: [],
     nameOf: (id) => id,
   })
 /** Where a page says that a thing of this radius stands: the tile's and the thing's own shift, page mm from the tile's corner. */

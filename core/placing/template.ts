@@ -10,6 +10,13 @@ export interface TemplateOf {
   kinds: readonly Kind[]
   layout: Pick<Layout, 'sites'>
   nameOf(placedId: string): string
+  /** Lines of icing that words are piped in, as they lie on the piece. */
+  lines: readonly (readonly Point[])[]
+}
+
+interface Dot {
+  x: number
+  y: number
 }
 
 /** One flower on a template: its middle, its size and the way it points, mm, y down. */
@@ -46,7 +53,25 @@ export function templatePages(of: TemplateOf): string[] {
     if (zoneOf(site).zone !== 'top') return null
     return { x: p.x, y: -p.y, points: Math.atan2(p.oy, p.ox) + (site.turnDeg * Math.PI) / 180 }
   })
-  const pages = tops.length > 0 ? pagesOf(topStamp(chart, tops), `${title}, from above (${words})`, tops) : []
+  const dots = of.lines.map((line) => line.map((p) => ({ p, spot: chart.nearest(p.x, p.y, p.z) })))
+  const written = (
+    on: (zone: 'top' | 'side', tier: number) => boolean,
+    to: (d: (typeof dots)[number][number]) => Dot,
+  ) =>
+    dots
+      .filter(([first]) => {
+        const at = first && chart.zoneOf(first.spot)
+        return at && on(at.zone, at.tier)
+      })
+      .map((line) => line.map(to))
+  const above = written(
+    (zone) => zone === 'top',
+    ({ p }) => ({ x: p.x, y: -p.y }),
+  )
+  const pages =
+    tops.length + above.length > 0
+      ? pagesOf(topStamp(chart, tops, above), `${title}, from above (${words})`, tops, above)
+      : []
   for (const band of chart.bands.filter((b) => b.zone === 'side')) {
     const here = prints((site) => {
       const { zone, tier } = zoneOf(site)
@@ -59,8 +84,18 @@ export function templatePages(of: TemplateOf): string[] {
         points: -Math.PI / 2 + (site.turnDeg * Math.PI) / 180,
       }
     })
-    if (here.length > 0)
-      pages.push(...pagesOf(sideStamp(chart, band, here), `${title}, ${band.label} (${words})`, here))
+    const middle = (band.fromMm + band.toMm) / 2
+    const lines = written(
+      (zone, tier) => zone === 'side' && tier === band.tier,
+      ({ spot }) => {
+        const { x, y } = chart.unroll(spot)
+        return { x: (x * roundOf(chart, band)) / chart.roundMm, y: y - middle }
+      },
+    )
+    if (here.length + lines.length > 0)
+      pages.push(
+        ...pagesOf(sideStamp(chart, band, here, lines), `${title}, ${band.label} (${words})`, here, lines),
+      )
   }
   return pages
 }
@@ -69,14 +104,29 @@ export function templatePages(of: TemplateOf): string[] {
 const roundOf = (chart: Chart, band: Band): number =>
   chart.courses.find((c) => c.id === 'foot' && c.tier === band.tier)?.lengthMm ?? chart.roundMm
 
-function pagesOf(stamp: Stamp, title: string, prints: readonly Print[]): string[] {
-  return tilePages(stamp, title, (left, top, width, height) =>
-    prints.some(({ x, y, kind }) => {
-      const r = reachOf(kind)
-      return x + r > left && x - r < left + width && y + r > top && y - r < top + height
-    }),
-  )
+function pagesOf(
+  stamp: Stamp,
+  title: string,
+  prints: readonly Print[],
+  lines: readonly (readonly Dot[])[],
+): string[] {
+  return tilePages(stamp, title, (left, top, width, height) => {
+    const shows = ({ x, y }: Dot, r: number) =>
+      x + r > left && x - r < left + width && y + r > top && y - r < top + height
+    return (
+      prints.some((p) => shows(p, reachOf(p.kind))) || lines.some((line) => line.some((d) => shows(d, 1)))
+    )
+  })
 }
+
+/** Words as dotted lines, to be pricked through or gone over. */
+const dotted = (lines: readonly (readonly Dot[])[]): string =>
+  lines
+    .map(
+      (line) =>
+        `<path d="M${line.map(({ x, y }) => `${mm(x)} ${mm(y)}`).join('L')}" fill="none" stroke="#000" stroke-width="0.6" stroke-linecap="round" stroke-dasharray="0.01 1.4"/>`,
+    )
+    .join('')
 
 const reachOf = (kind: Kind) => (kind.lies ? Math.hypot(kind.longMm, kind.wideMm) / 2 : kind.r)
 
@@ -96,7 +146,7 @@ function printed({ x, y, points, kind, number }: Print): string {
   )
 }
 
-function topStamp(chart: Chart, prints: readonly Print[]): Stamp {
+function topStamp(chart: Chart, prints: readonly Print[], lines: readonly (readonly Dot[])[]): Stamp {
   const half = chart.reachMm + RIM_MM
   const rims = chart.courses
     .filter((c) => c.id === 'top' || c.tier > 0)
@@ -113,11 +163,17 @@ function topStamp(chart: Chart, prints: readonly Print[]): Stamp {
     svg:
       pen(`${rims}<path d="M-4 0h8M0 -4v8"/>`) +
       `<text x="0" y="${mm(-edge.y - 1.5)}" text-anchor="middle" font-size="${FONT_MM}">${escapeText('front')}</text>` +
-      prints.map(printed).join(''),
+      prints.map(printed).join('') +
+      dotted(lines),
   }
 }
 
-function sideStamp(chart: Chart, band: Band, prints: readonly Print[]): Stamp {
+function sideStamp(
+  chart: Chart,
+  band: Band,
+  prints: readonly Print[],
+  lines: readonly (readonly Dot[])[],
+): Stamp {
   const [round, high] = [roundOf(chart, band), band.toMm - band.fromMm]
   return {
     widthMm: round,
@@ -127,6 +183,7 @@ function sideStamp(chart: Chart, band: Band, prints: readonly Print[]): Stamp {
         `<path d="M${mm(-round / 2)} ${mm(-high / 2)}h${mm(round)}M${mm(-round / 2)} ${mm(high / 2)}h${mm(round)}"/><path d="M0 ${mm(high / 2)}v-5" stroke-width="0.6"/>`,
       ) +
       `<text x="1.500" y="${mm(high / 2 - 1.5)}" font-size="${FONT_MM}">front</text>` +
-      prints.map(printed).join(''),
+      prints.map(printed).join('') +
+      dotted(lines),
   }
 }

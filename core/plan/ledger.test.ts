@@ -14,6 +14,7 @@ import { demoOrder, demoWorkshop, orders } from './testing.ts'
  */
 const DEVIATES = { tight: 0.8416, safe: 1.6449, unmatchable: 2.3263 }
 const COAT_SPREAD = 0.08
+const WORDS_SPREAD = 0.15
 const total = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0)
 const groups = <T>(items: readonly T[], key: (item: T) => string) => {
   const made = new Map<string, T[]>()
@@ -99,8 +100,8 @@ describe.each(cases.map((c) => [c.name, c] as const))('the books of %s', (_, fou
     const parts = plan.uses.flatMap((use) =>
       use.parts.map((part) => ({
         bowl: `${use.icingKindId} ${part.colourId} ${use.stiffness}`,
-        kind: use.flowerId ?? `coat of ${use.pieceId}`,
-        spread: flowerOf(found, use)?.spread ?? COAT_SPREAD,
+        kind: use.flowerId ?? `${use.form} of ${use.pieceId}`,
+        spread: flowerOf(found, use)?.spread ?? (use.form === 'words' ? WORDS_SPREAD : COAT_SPREAD),
         grams: part.piped + part.spoiled + part.practice,
         margin: part.margin,
       })),
@@ -215,8 +216,8 @@ describe.each(cases.map((c) => [c.name, c] as const))('the books of %s', (_, fou
     )
     const worked = (uses: readonly Use[]) =>
       total(uses.map((u) => ((u.seconds / u.flowers) * (u.flowers + u.spares + u.practice)) / 60))
-    near(plan.hands.coats, worked(plan.uses.filter((u) => u.placedId === null)), 'coats')
-    near(plan.hands.piping, worked(plan.uses.filter((u) => u.placedId !== null)), 'piping')
+    near(plan.hands.coats, worked(plan.uses.filter((u) => u.form === 'coat')), 'coats')
+    near(plan.hands.piping, worked(plan.uses.filter((u) => u.form !== 'coat')), 'piping')
     const lifted = byPlacement(plan).filter(([first]) => first!.setting === 'nail')
     const again = plan.uses.filter((u) => u.waited).map((u) => 0.1 * (u.flowers + u.spares + u.practice))
     near(

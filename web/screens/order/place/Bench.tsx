@@ -22,8 +22,8 @@ import { Keyed } from './Keyed.tsx'
 import { useLetteredOn } from './lettered.ts'
 import { Numbers } from './Numbers.tsx'
 import css from './Place.module.css'
+import { type PanelPart, PlacePanel } from './PlacePanel.tsx'
 import { PutOn, type Putting } from './PutOn.tsx'
-import { SchoolPanel } from './SchoolPanel.tsx'
 import { SitePanel } from './SitePanel.tsx'
 import { SurfaceMap } from './SurfaceMap.tsx'
 import type { Placing } from './usePlacing.ts'
@@ -40,10 +40,12 @@ export function Bench({ placing }: { placing: Placing }) {
   const [looking, setLooking] = useState(0)
   const [pointed, setPointed] = useState<Finding | null>(null)
   const [putting, setPutting] = useState<Putting>(null)
+  const [part, setPart] = useState<PanelPart>('flowers')
   const onPlaced = (spots: Spot[]) => {
     setPutting(null)
     const [first] = spots
     if (!putting || !first) return
+    setPart(putting.kind === 'words' || putting.kind === 'free' ? 'words' : 'flowers')
     if (putting.kind === 'line')
       placing.lay('follow a line', { schoolId: 'path', path: spots.map((s) => chart.store(s)) })
     else if (putting.kind === 'flower') {
@@ -133,7 +135,7 @@ export function Bench({ placing }: { placing: Placing }) {
           <h2>{piece.name}</h2>
           <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
           <div className={css.headEnd}>
-            <Exports {...{ placing, coats }} borders={lines} />
+            <Exports {...{ placing, coats, lettered }} borders={lines} />
           </div>
         </div>
         <Arrangements placing={placing} />
@@ -183,7 +185,7 @@ export function Bench({ placing }: { placing: Placing }) {
           <Numbers placing={placing} />
         </div>
       </div>
-      <SchoolPanel {...{ placing, lettered }} onPoint={setPointed} />
+      <PlacePanel {...{ placing, lettered, part }} onPart={setPart} onPoint={setPointed} />
     </>
   )
 }

@@ -6,6 +6,7 @@ import { templatePages } from '#core/placing/template'
 import { tell } from '../../../parts/notify.tsx'
 import { printPages, savePages } from '../../../parts/printPages.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
+import type { LaidWords } from './lettered.ts'
 import type { Placing } from './usePlacing.ts'
 
 const DETAIL = 0.35
@@ -15,8 +16,9 @@ export function Exports(props: {
   placing: Placing
   coats: readonly string[]
   borders: readonly BorderLine[]
+  lettered: readonly LaidWords[]
 }) {
-  const { placing, coats, borders } = props
+  const { placing, coats, borders, lettered } = props
   const { piece, hand, kinds, layout, index } = placing
   const [busy, setBusy] = useState(false)
   const name = `${piece.name}${piece.layouts.length > 1 ? `, way ${index + 1}` : ''}`
@@ -28,6 +30,7 @@ export function Exports(props: {
       kinds: hand.kinds,
       layout,
       nameOf: (id) => placing.kindOf(id)?.name ?? '',
+      lines: lettered.flatMap((l) => l.lines),
     })
 
   async function saveSolid() {

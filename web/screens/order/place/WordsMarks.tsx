@@ -33,6 +33,9 @@ export function WordsMarks(props: { placing: Placing; view: View; lettered: read
             }}
           >
             <Rect
+              rotation={-words.turnDeg}
+              // from above, words on a side are a line
+              visible={squeeze > 0.6}
               x={-w / 2 - 4}
               y={-h / 2 - 4}
               width={w + 8}

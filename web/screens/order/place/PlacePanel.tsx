@@ -1,4 +1,4 @@
-import { Button, Select, Slider } from '@mantine/core'
+import { Button, SegmentedControl, Select, Slider } from '@mantine/core'
 import { useState } from 'react'
 import type { Finding } from '#core/placing/judge'
 import { remedied } from '#core/placing/remedies'
@@ -11,12 +11,47 @@ import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 import { WordsPanel } from './WordsPanel.tsx'
 
-/** How the flowers are placed, and what there is to say about it. */
-export function SchoolPanel(props: {
+export type PanelPart = 'flowers' | 'words'
+
+/** How the flowers are placed and sit, or what is written and kept free: one beside the views at a time. */
+export function PlacePanel(props: {
   placing: Placing
   lettered: readonly LaidWords[]
+  part: PanelPart
+  onPart: (part: PanelPart) => void
   onPoint: (finding: Finding | null) => void
 }) {
+  const { placing, lettered, part, onPart, onPoint } = props
+  const besides = lettered.length + placing.layout.keepOuts.length
+  return (
+    <section className={css.panel} aria-label="How it is placed">
+      <SegmentedControl
+        fullWidth
+        value={part}
+        onChange={(next) => onPart(next === 'words' ? 'words' : 'flowers')}
+        data={[
+          { value: 'flowers', label: 'Flowers' },
+          { value: 'words', label: besides > 0 ? `Words, free: ${besides}` : 'Words, free' },
+        ]}
+      />
+      {part === 'flowers' ? (
+        <SchoolPanel {...{ placing, onPoint }} />
+      ) : (
+        <>
+          {besides === 0 && (
+            <p className="quiet">
+              Nothing is written or kept free. Press “Words” or “Keep free” above, then a place in a view.
+            </p>
+          )}
+          <WordsPanel {...{ placing, lettered }} />
+          <KeptFreeList placing={placing} />
+        </>
+      )}
+    </section>
+  )
+}
+
+function SchoolPanel(props: { placing: Placing; onPoint: (finding: Finding | null) => void }) {
   const { placing, onPoint } = props
   const { layout, hand, judgement, lay } = placing
   const fits = schools.filter((s) => (s.id !== 'path' || layout.path.length > 1) && s.suits(hand.chart))
@@ -24,7 +59,7 @@ export function SchoolPanel(props: {
   const findings = judgement?.findings ?? []
   const toDecide = findings.filter((f) => f.severity === 'decide').length
   return (
-    <section className={css.panel} aria-label="How it is placed">
+    <>
       <Select
         label="Placed as"
         value={layout.schoolId}
@@ -54,8 +89,6 @@ export function SchoolPanel(props: {
         max={1}
         onEnd={(grading) => lay('large to small', { grading })}
       />
-      <WordsPanel placing={placing} lettered={props.lettered} />
-      <KeptFreeList placing={placing} />
       <div className={css.panelHead}>
         <h3>How it sits</h3>
         {toDecide > 0 && (
@@ -123,7 +156,7 @@ export function SchoolPanel(props: {
           Say again what was left: {layout.waved.length}
         </Button>
       )}
-    </section>
+    </>
   )
 }
 
