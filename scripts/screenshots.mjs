@@ -22,10 +22,20 @@ const views = {
   drawer: '/drawer',
   dyes: '/drawer?shelf=dyes',
   settings: '/settings',
-  deleted: '/deleted',
+  place: '/orders/observatory/pieces/place/tier-lower',
+  tray: '/orders/observatory/pieces/tray',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
-const waits = { flower: 5000, flowers: 16000, colours: 5000, mixing: 6000, bowl: 4000, day: 3000 }
+const waits = {
+  flower: 5000,
+  flowers: 16000,
+  colours: 5000,
+  mixing: 6000,
+  bowl: 4000,
+  day: 3000,
+  place: 14000,
+  tray: 9000,
+}
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')
 const folder = outAt < 0 ? join(root, 'docs/screenshots') : args[outAt + 1]
@@ -81,16 +91,6 @@ if (names.length === 0 || names.includes('fewer')) {
   await page.waitForTimeout(1500)
   await page.screenshot({ path: join(folder, 'fewer.png'), timeout: 90_000 })
   console.log('fewer')
-}
-if (names.length === 0 || names.includes('tray')) {
-  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/pieces`)
-  const tray = page.getByRole('heading', { name: 'The tray' })
-  await tray.evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
-  await page.mouse.wheel(0, -20)
-  await page.getByRole('img', { name: 'small pieces on a tray' }).waitFor()
-  await page.waitForTimeout(6000)
-  await page.screenshot({ path: join(folder, 'tray.png'), timeout: 90_000 })
-  console.log('tray')
 }
 if (names.length === 0 || names.includes('studio')) {
   // a flower of our own, made for the picture and put away again

@@ -71,13 +71,25 @@ function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string 
   if (step.kind === 'spread') return { what: name, how: first.layerName }
   if (step.kind === 'lift') return { what: 'Lift and place', how: `${first.flowers} × ${name.toLowerCase()}` }
   if (step.kind === 'work')
-    return { what: name, how: uses.flatMap((u) => toolWords(u, (t) => !t.fresh)).join('; ') }
+    return {
+      what: name,
+      how: uses
+        .map((u) => ({ layer: u.layerName, words: toolWords(u, (t) => !t.fresh) }))
+        .filter(({ words }) => words.length > 0)
+        .map(({ layer, words }) => `${layer.toLowerCase()}: ${words.join(', ')}`)
+        .join('; '),
+    }
   const layers = uses
     .map((u) => [u.layerName.toLowerCase(), ...toolWords(u, (t) => t.fresh)].join(': '))
     .join(', ')
+  const fresh = uses.flatMap((u) =>
+    u.tools.some((t) => t.fresh)
+      ? [`${u.layerName.toLowerCase()}: ${toolWords(u, (t) => t.fresh).join(', ')}`]
+      : [],
+  )
   if (first.setting !== 'nail') return { what: name, how: layers }
   if (first.batch > 1) return { what: name, how: `${layers}, × ${step.repeats} on nails` }
   return step.repeats > 1
-    ? { what: name, how: `× ${step.repeats} on nails` }
+    ? { what: name, how: [`× ${step.repeats} on nails`, ...fresh].join('; ') }
     : { what: name, how: `${layers}, on all nails` }
 }
