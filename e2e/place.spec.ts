@@ -34,7 +34,7 @@ async function rested(page: Page, is: (layout: Layout) => boolean): Promise<Layo
         last = now
         return same
       },
-      { intervals: [1500], timeout: 60_000 },
+      { intervals: [900], timeout: 60_000 },
     )
     .toBe(true)
   return last
@@ -188,7 +188,7 @@ test('words that do not fit, the offer that makes them, and what they take', asy
   const offers = long.getByRole('button').filter({ hasText: /lines|Smaller|Thinner|Shorter/ })
   await offers.first().click()
   await expect(long).toContainText('The words fit')
-  await expect(long).toContainText(/[1-9][\d.]* g, \d+ touch-downs, \d+ s/)
+  await expect(long).toContainText(/(0\.[1-9]|[1-9][\d.]*) g, \d+ touch-downs, \d+ s/)
   const made = await stored(
     page,
     (l) => l.words.length === 2 && l.words[1]!.text.startsWith('Congratulations'),
