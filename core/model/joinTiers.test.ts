@@ -5,6 +5,7 @@ import { readBakeryFile, withBakery } from '../files/bakeryFile.ts'
 import { readOrderFile } from '../files/orderFile.ts'
 import { newOrder } from '../orders/new.ts'
 import { planOrder } from '../plan/index.ts'
+import { joinedWords } from './joinTiers.ts'
 import { type Order, orderSchema } from './order.ts'
 
 const coat = { colourId: 'c', thicknessMm: 4, stiffness: 'medium' }
@@ -94,6 +95,10 @@ describe('an order saved with tiers', () => {
       planOrder(of, workshop)
         .uses.map((u) => [u.flowerName, u.parts.map((p) => Number(p.piped.toFixed(6)))].join())
         .sort()
+    const [said, ...more] = joinedWords(saved.order, read.value.order.pieces)
+    expect(said).toContain('“Two-tier cake” came in as one cake: in the file its 2 tiers')
+    expect(more).toEqual([])
+    expect(joinedWords(read.value.order, read.value.order.pieces)).toEqual([])
     const one = orderSchema.parse(apart)
     expect(one.pieces).toHaveLength(read.value.order.pieces.length + 1)
     expect(gramsOf(read.value.order)).toEqual(gramsOf(one))

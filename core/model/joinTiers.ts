@@ -123,3 +123,18 @@ function joined(lowest: OldTier, above: ReadonlyMap<OldTier, OldTier>): Fields {
 
 const onTier = (placement: unknown, tier: number) =>
   isFields(placement) && placement.kind === 'border' ? { ...placement, tier } : placement
+
+/** In words, which cakes of an order that was read were tiers by themselves in what it was read from. */
+export function joinedWords(
+  read: unknown,
+  pieces: readonly { name: string; shape: { kind: string; tiers?: readonly unknown[] } }[],
+): string[] {
+  if (!isFields(read) || !Array.isArray(read.pieces) || !read.pieces.some(isTier)) return []
+  return pieces.flatMap(({ name, shape }) =>
+    (shape.tiers?.length ?? 0) > 1
+      ? [
+          `“${name}” came in as one cake: in the file its ${shape.tiers!.length} tiers were pieces by themselves. Each keeps its coats and flowers; what a tier covers is coated as your settings say.`,
+        ]
+      : [],
+  )
+}

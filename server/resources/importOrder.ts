@@ -3,6 +3,7 @@ import type { EntityManager } from '@mikro-orm/postgresql'
 import type { ImportedOrder } from '#contract/orders'
 import { readOrderFile } from '#core/files/orderFile'
 import { takeInOrder } from '#core/files/takeIn'
+import { joinedWords } from '#core/model/joinTiers'
 import { OrderRow } from '../entities/order.ts'
 import { columnsOf } from '../entities/orderColumns.ts'
 import { FlowerRow, IcingRow, TipRow } from '../entities/workshop.ts'
@@ -27,7 +28,8 @@ export async function importOrder(em: EntityManager, data: unknown): Promise<Imp
   for (const { id, ...spec } of taken.tips) em.create(TipRow, { id, owned: 0, stamp: '', spec })
   await em.flush()
   const order = { ...taken.order, id: await storeUnderFreeId(em, taken.order) }
-  return { order, version: 1, notes: taken.notes }
+  const joined = joinedWords((data as { order?: unknown }).order, order.pieces)
+  return { order, version: 1, notes: [...joined, ...taken.notes] }
 }
 
 /** Two copies of one file may come in at the same moment: the database says which of them gets the id. */
