@@ -48,6 +48,8 @@ export const keepOutSchema = z.object({
   place: placeSchema,
   widthMm: z.number().min(4, 'At least 4 mm wide.').max(1200, 'At most 1,200 mm wide.'),
   heightMm: z.number().min(4, 'At least 4 mm high.').max(1200, 'At most 1,200 mm high.'),
+  /** Against the clock from upright to whoever looks at it. */
+  turnDeg: z.number().min(-360).max(360).default(0),
   label: z.string().max(80).default(''),
 })
 export type KeepOut = z.infer<typeof keepOutSchema>
@@ -74,6 +76,7 @@ export const wordsSchema = z.object({
   arcMm: z.number().min(-1000, 'At most 1,000 mm.').max(1000, 'At most 1,000 mm.').default(0),
   /** Where its middle is. */
   place: placeSchema,
+  /** Against the clock from upright to whoever looks at it. */
   turnDeg: z.number().min(-360).max(360).default(0),
 })
 export type Words = z.infer<typeof wordsSchema>

@@ -1,5 +1,5 @@
 import type { Layout, Site } from '../model/layout.ts'
-import type { Chart, Spot } from '../surfaces/chart.ts'
+import { type Chart, type Spot, upright } from '../surfaces/chart.ts'
 import { type Area, wholeArea } from './area.ts'
 import type { Body, Kind } from './body.ts'
 import { bareSpots } from './cover.ts'
@@ -103,11 +103,12 @@ export function nudge(hand: Hand, ids: ReadonlySet<string>, right: number, down:
   const first = hand.layout.sites.find((s) => ids.has(s.id))
   if (!first) return hand.layout
   const { chart } = hand
-  const p = chart.point(chart.read(first.place))
-  // on a top right is right and down is towards whoever looks; on a side they run along it
-  const [rx, ry] = p.nz > 0.7 ? [1, 0] : [-p.ny / Math.hypot(p.nx, p.ny), p.nx / Math.hypot(p.nx, p.ny)]
-  const [dx, dy, dz] = p.nz > 0.7 ? [0, -1, 0] : [p.ox, p.oy, p.oz]
-  return moveBy(hand, ids, { x: right * rx + down * dx, y: right * ry + down * dy, z: down * dz })
+  const { rx, ry, rz, dx, dy, dz } = upright(chart.point(chart.read(first.place)))
+  return moveBy(hand, ids, {
+    x: right * rx + down * dx,
+    y: right * ry + down * dy,
+    z: right * rz + down * dz,
+  })
 }
 
 const mapSites = (layout: Layout, ids: ReadonlySet<string>, change: (site: Site) => Site): Layout => ({

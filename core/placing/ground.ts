@@ -1,5 +1,5 @@
 import type { KeepOut, Layout } from '../model/layout.ts'
-import type { Chart, Sample, Spot } from '../surfaces/chart.ts'
+import { type Chart, type Sample, type Spot, upright } from '../surfaces/chart.ts'
 import { letter } from '../words/letter.ts'
 import type { Area } from './area.ts'
 
@@ -47,7 +47,13 @@ export function keptFree({ keepOuts, words }: Pick<Layout, 'keepOuts' | 'words'>
     ...words.map((w): KeepOut => {
       const { widthMm, heightMm } = letter(w, 0)
       return {
-        ...{ id: w.id, kind: 'text', place: w.place, label: `“${w.text.replaceAll('\n', ' ')}”` },
+        ...{
+          id: w.id,
+          kind: 'text',
+          place: w.place,
+          turnDeg: w.turnDeg,
+          label: `“${w.text.replaceAll('\n', ' ')}”`,
+        },
         widthMm: widthMm + 2 * AROUND_WORDS_MM,
         heightMm: heightMm + 2 * AROUND_WORDS_MM,
       }
@@ -60,20 +66,25 @@ export function clearOf(
   chart: Chart,
   keepOuts: readonly KeepOut[],
 ): (at: { x: number; y: number; z: number }) => number {
-  const parts = keepOuts.map(({ place, widthMm, heightMm }) => {
+  const parts = keepOuts.map(({ place, widthMm, heightMm, turnDeg }) => {
     const p = chart.point(chart.read(place))
-    // sideways: to the right of whoever looks at it from outside, its foot downward
-    const rx = p.ny * p.oz - p.nz * p.oy
-    const ry = p.nz * p.ox - p.nx * p.oz
-    const rz = p.nx * p.oy - p.ny * p.ox
-    return { p, rx, ry, rz, w: widthMm / 2, h: heightMm / 2 }
+    const way = upright(p)
+    const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)]
+    // turned against the clock: its right goes up
+    const rx = c * way.rx - s * way.dx
+    const ry = c * way.ry - s * way.dy
+    const rz = c * way.rz - s * way.dz
+    const ux = s * way.rx + c * way.dx
+    const uy = s * way.ry + c * way.dy
+    const uz = s * way.rz + c * way.dz
+    return { p, rx, ry, rz, ux, uy, uz, w: widthMm / 2, h: heightMm / 2 }
   })
   return ({ x, y, z }) => {
     let clear = Number.POSITIVE_INFINITY
-    for (const { p, rx, ry, rz, w, h } of parts) {
+    for (const { p, rx, ry, rz, ux, uy, uz, w, h } of parts) {
       const [dx, dy, dz] = [x - p.x, y - p.y, z - p.z]
       const across = Math.abs(dx * rx + dy * ry + dz * rz) - w
-      const down = Math.abs(dx * p.ox + dy * p.oy + dz * p.oz) - h
+      const down = Math.abs(dx * ux + dy * uy + dz * uz) - h
       const through = Math.abs(dx * p.nx + dy * p.ny + dz * p.nz) - Math.max(w, h)
       const [a, d, t] = [Math.max(0, across), Math.max(0, down), Math.max(0, through)]
       const outside = Math.hypot(a, d, t)

@@ -12,7 +12,6 @@ import { hangsBadly, intoTierMm } from './trouble.ts'
 /** What can be done about a finding, as the layout is changed by it. */
 export type Remedy =
   | { kind: 'fill'; label: string; placedId: string; spot: Spot }
-  | { kind: 'turn'; label: string; byDeg: number }
   | { kind: 'swap'; label: string; siteIds: [string, string] }
   | { kind: 'moveIn'; label: string; siteId: string }
   | { kind: 'giveWay'; label: string; siteIds: string[] }

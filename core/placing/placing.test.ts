@@ -141,7 +141,7 @@ describe('layouts of every school on every piece', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 20, max: 60 }), (b, widthMm) => {
         const keepOut = {
-          ...{ id: 'k', kind: 'text' as const, widthMm, heightMm: 22, label: '' },
+          ...{ id: 'k', kind: 'text' as const, widthMm, heightMm: 22, turnDeg: 0, label: '' },
           place: { zone: 'top' as const, tier: 1, from: 'rim' as const, a: 30, b },
         }
         const { bodies, chart } = place(cake, { schoolId: 'dome', keepOuts: [keepOut] })

@@ -1,5 +1,5 @@
 import type { Layout } from '../model/layout.ts'
-import { exchange, findRoom, type Hand, putOn, rubOut, turnWhole } from './byHand.ts'
+import { exchange, findRoom, type Hand, putOn, rubOut } from './byHand.ts'
 import type { Remedy } from './judge.ts'
 
 /** A remedy that changes what is there; as many as fit are placed anew instead. */
@@ -10,8 +10,6 @@ export function remedied(hand: Hand, remedy: HandRemedy, newId: () => string): L
   switch (remedy.kind) {
     case 'fill':
       return putOn(hand, remedy.placedId, remedy.spot, newId).layout
-    case 'turn':
-      return turnWhole(hand, remedy.byDeg)
     case 'swap':
       return exchange(hand.layout, remedy.siteIds)
     case 'moveIn':

@@ -110,6 +110,25 @@ export interface Chart {
   highMm: number
 }
 
+/** A surface that faces up by more than this is looked at from above: what lies on it is read from the front. */
+export const FACES_UP = 0.7
+
+/**
+ * Which way is right and which is down along the surface at a point, for whoever looks at it: on a side from outside, on a top
+ * from the front. Both of length one.
+ */
+export function upright({ nx, ny, nz, ox, oy, oz }: Point) {
+  let [dx, dy, dz] = [ox, oy, oz]
+  if (nz > FACES_UP) {
+    // towards whoever looks, laid into the surface
+    const length = Math.sqrt(1 - ny * ny)
+    dx = (nx * ny) / length
+    dy = (ny * ny - 1) / length
+    dz = (nz * ny) / length
+  }
+  return { dx, dy, dz, rx: ny * dz - nz * dy, ry: nz * dx - nx * dz, rz: nx * dy - ny * dx }
+}
+
 /** The hour on a clock that lies on the piece, 12 at the back and 6 towards whoever looks. */
 export function hourAt(x: number, y: number): number {
   const hour = (3 - (Math.atan2(y, x) * 6) / Math.PI + 12) % 12

@@ -1,5 +1,16 @@
 import { seeded } from '../random.ts'
-import type { Anchor, Band, Chart, Course, Place, Point, Sample, Skin, Spot } from './chart.ts'
+import {
+  type Anchor,
+  type Band,
+  type Chart,
+  type Course,
+  type Place,
+  type Point,
+  type Sample,
+  type Skin,
+  type Spot,
+  upright,
+} from './chart.ts'
 import { cutAt, nearestOn, type Stretch } from './profile.ts'
 
 /** What a round piece is made of, from the middle of its top outward and down. */
@@ -101,11 +112,12 @@ export function revolution(outline: Outline): Chart {
       const { r } = cut(from.a)
       if (zoneAt(from.a).zone === 'side' && r > 0)
         return { face: 0, a: within(from.a + down), b: from.b + right / r }
-      const { x, y, z, nx, ny, nz, ox, oy, oz } = point(from)
+      const at = point(from)
+      const { rx, ry, rz, dx, dy, dz } = upright(at)
       return chart.nearest(
-        x + right * (ny * oz - nz * oy) + down * ox,
-        y + right * (nz * ox - nx * oz) + down * oy,
-        z + right * (nx * oy - ny * ox) + down * oz,
+        at.x + right * rx + down * dx,
+        at.y + right * ry + down * dy,
+        at.z + right * rz + down * dz,
       )
     },
     under: (x, y) => ({ face: 0, a: underAt(Math.hypot(x, y)), b: Math.atan2(y, x) }),

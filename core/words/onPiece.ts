@@ -13,11 +13,7 @@ const STEP_MM = 1.5
 /** Lines of icing as they lie on a surface, point by point: upright to whoever looks at it from outside, then turned. */
 export function linesOn(chart: Chart, { place, turnDeg }: Laid, lines: readonly PipedLine[]): Point[][] {
   const middle = chart.read(place)
-  const front = frontTurn(chart, place)
-  const [c, s] = [
-    Math.cos(((turnDeg + front) * Math.PI) / 180),
-    Math.sin(((turnDeg + front) * Math.PI) / 180),
-  ]
+  const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)]
   const at = (x: number, y: number) => chart.point(chart.walk(middle, c * x - s * y, -(s * x + c * y)))
   return lines.map((line) => {
     const points: Point[] = []
@@ -30,16 +26,6 @@ export function linesOn(chart: Chart, { place, turnDeg }: Laid, lines: readonly 
     points.push(at(line.at(-2)!, line.at(-1)!))
     return points
   })
-}
-
-/** On a top words are read from the front, wherever on it they lie; "down" there is outward, so they are turned back by that. */
-function frontTurn(chart: Chart, place: Place): number {
-  const p = chart.point(chart.read(place))
-  if (p.nz < 0.5 || Math.hypot(p.ox, p.oy) < 1e-6) return 0
-  const down = chart.point(chart.walk(chart.read(place), 0, 1))
-  const [dx, dy] = [down.x - p.x, down.y - p.y]
-  // how far "down" is turned from towards whoever looks
-  return Math.hypot(dx, dy) < 1e-6 ? 0 : -((Math.atan2(dy, dx) + Math.PI / 2) * 180) / Math.PI
 }
 
 /** Whether words are inside the face of the piece that their middle is on: a tier's side, or a top. */

@@ -7,6 +7,7 @@ import { faceIds } from './faceIds.ts'
 import { fitOffers } from './fit.ts'
 import { leastCapitalMm, letter, taken } from './letter.ts'
 import { isWhole, linesOn } from './onPiece.ts'
+import { roomFor } from './room.ts'
 
 const words = (text: string, more: object = {}) => ({
   ...{ text, faceId: 'hand-print' as const, capitalMm: 12, arcMm: 0 },
@@ -147,5 +148,38 @@ describe('words on a piece', () => {
     const rim = { place: { zone: 'top' as const, tier: 0, from: 'rim' as const, a: 20, b: 0 }, turnDeg: 0 }
     expect(isWhole(cake, rim, [[0, 0, 10, 0]], 2)).toBe(true)
     expect(isWhole(cake, rim, [[0, 0, 40, 0]], 2)).toBe(false)
+  })
+})
+
+describe('room for words', () => {
+  const cake = chartOf({
+    kind: 'cake',
+    tiers: [
+      { diameterMm: 200, heightMm: 100 },
+      { diameterMm: 120, heightMm: 80 },
+    ],
+    coveredMm: 0,
+  })
+  it('is three tenths of the way round a side, and to 6 mm off its nearer edge', () => {
+    const room = roomFor(cake, { zone: 'side', tier: 0, from: 'foot', a: 40, b: -90 })
+    expect(room.widthMm).toBeCloseTo(0.3 * Math.PI * 200, 6)
+    expect(room.heightMm).toBeCloseTo(2 * (40 - 6), 6)
+  })
+  it('is the chord on a round top, its width and depth on a sheet, and less away from the middle', () => {
+    const middle = roomFor(cake, { zone: 'top', tier: 1, from: 'middle', a: 0, b: 0 })
+    // the rim is where 6 mm of rounding are half over, 45° round; and 6 mm off that
+    const half = 60 - 6 * (1 - Math.SQRT1_2) - 6
+    expect(middle.widthMm).toBeCloseTo(2 * half, 3)
+    expect(middle.heightMm).toBeCloseTo(2 * half, 3)
+    const back = roomFor(cake, { zone: 'top', tier: 1, from: 'middle', a: 30, b: 90 })
+    expect(back.widthMm).toBeCloseTo(2 * (Math.sqrt((half + 6) ** 2 - 30 ** 2) - 6), 2)
+    expect(back.heightMm).toBeCloseTo(2 * (half - 30), 2)
+    // on a ledge there is what is left between the upper tier and the rim
+    const ledge = roomFor(cake, { zone: 'top', tier: 0, from: 'joint', a: 20, b: -90 })
+    expect(ledge.heightMm).toBeLessThan(2 * (20 - 6) + 0.1)
+    const sheet = chartOf({ kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 60 })
+    const room = roomFor(sheet, { zone: 'top', tier: 0, from: 'middle', a: 0, b: 0.5 })
+    expect(room.widthMm).toBeCloseTo(288, 1)
+    expect(room.heightMm).toBeCloseTo(88, 1)
   })
 })

@@ -10,6 +10,7 @@ import { usePictures } from '../workers/planner.ts'
 import type { Picture } from '../workers/planner.worker.ts'
 import { Canvas } from './Canvas.tsx'
 import { paintFlower, type RoleColours } from './paintFlower.ts'
+import { poseFromAbove } from './poseFromAbove.ts'
 import { shade } from './shade.ts'
 
 /** A placed flower with what is needed to draw it. */
@@ -151,9 +152,6 @@ function paintStanding(
     })
 }
 
-/** A flower seen from its edge is still drawn so wide. */
-const LEAST_SQUEEZE = 0.25
-
 /** Flowers where they stand: those on a side foreshortened, leaves beneath. */
 function paintPlaced(
   ctx: CanvasRenderingContext2D,
@@ -170,11 +168,11 @@ function paintPlaced(
     const d = byPlaced.get(site.placedId)
     if (!d) continue
     const { middleX, middleY } = middleOf(d.picture.shapes)
-    const out = Math.hypot(at.ox, at.oy) > 0.05 ? Math.atan2(at.oy, at.ox) : Math.atan2(at.ny, at.nx)
+    const { angle, squeeze } = poseFromAbove(at)
     ctx.save()
     ctx.translate(at.x, at.y)
-    ctx.rotate(out)
-    ctx.scale(Math.max(LEAST_SQUEEZE, at.nz), 1)
+    ctx.rotate(angle)
+    ctx.scale(squeeze, 1)
     ctx.rotate((site.turnDeg * Math.PI) / 180)
     ctx.translate(-middleX, -middleY)
     paintFlower(ctx, d.picture.shapes, d.flower.colours)

@@ -1,3 +1,5 @@
+import { offerFile } from './offer.ts'
+
 /** Opens pages of SVG in a frame of their own and asks the browser to print them at true size. */
 export function printPages(pages: readonly string[], title: string): void {
   const frame = document.createElement('iframe')
@@ -17,11 +19,7 @@ export function printPages(pages: readonly string[], title: string): void {
 /** Offers pages as SVG files, one each. */
 export function savePages(pages: readonly string[], name: string): void {
   pages.forEach((page, i) => {
-    const url = URL.createObjectURL(new Blob([page], { type: 'image/svg+xml' }))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `${name}${pages.length > 1 ? `-${i + 1}` : ''}.svg`
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(url), 10_000)
+    const numbered = `${name}${pages.length > 1 ? `-${i + 1}` : ''}.svg`
+    offerFile(new Blob([page], { type: 'image/svg+xml' }), numbered)
   })
 }

@@ -1,9 +1,7 @@
 import {
-  AmbientLight,
   type BufferGeometry,
   CatmullRomCurve3,
   Color,
-  DirectionalLight,
   Group,
   InstancedMesh,
   Matrix4,
@@ -13,7 +11,6 @@ import {
   PerspectiveCamera,
   Raycaster,
   RingGeometry,
-  Scene,
   type ShaderMaterial,
   TubeGeometry,
   Vector2,
@@ -22,7 +19,8 @@ import {
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Solid } from '../workers/solid.worker.ts'
-import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
+import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
 import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
 
@@ -56,8 +54,6 @@ export interface PieceScene {
   pick(x: number, y: number): string | null
   /** Where the surface of the piece is hit. */
   hit(x: number, y: number): { x: number; y: number; z: number } | null
-  /** Looks from this side: radians from the front, to the right. */
-  lookFrom(angle: number): void
   /** Turning by the pointer, on or off: off while a flower is dragged. */
   turnable(on: boolean): void
   resize(width: number, height: number): void
@@ -76,11 +72,7 @@ export function createPieceScene(
 ): PieceScene {
   const renderer = new WebGLRenderer({ canvas, antialias, alpha: true })
   renderer.setClearColor(new Color(0xffffff), 0)
-  const scene = new Scene()
-  scene.add(new AmbientLight(0xffffff, 2.2))
-  const sun = new DirectionalLight(0xffffff, 1.5)
-  sun.position.copy(KEY_LIGHT)
-  scene.add(sun)
+  const scene = litScene()
   const camera = new PerspectiveCamera(22, 1, 10, 8000)
   camera.up.set(0, 0, 1)
   const controls = new OrbitControls(camera, canvas)
@@ -226,13 +218,6 @@ export function createPieceScene(
     hit(x, y) {
       const at = surface && aim(x, y).intersectObject(surface)[0]?.point
       return at ? { x: at.x, y: at.y, z: at.z } : null
-    },
-    lookFrom(angle) {
-      const away = Math.hypot(camera.position.x, camera.position.y)
-      camera.position.x = Math.sin(angle) * away
-      camera.position.y = -Math.cos(angle) * away
-      controls.update()
-      draw()
     },
     turnable(on) {
       controls.enabled = on

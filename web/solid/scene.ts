@@ -1,9 +1,7 @@
 import {
-  AmbientLight,
   BufferGeometry,
   Color,
   DataTexture,
-  DirectionalLight,
   Group,
   LinearFilter,
   Mesh,
@@ -13,7 +11,6 @@ import {
   Raycaster,
   RGBAFormat,
   RingGeometry,
-  Scene,
   Vector2,
   Vector3,
   WebGLRenderer,
@@ -22,7 +19,8 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { type CakeBody, cakeBody } from './cake.ts'
-import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
+import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
 
 /** What a scene shows and does; drawn only when something has changed. */
@@ -55,7 +53,7 @@ export interface PictureWish {
 export function createScene(canvas: HTMLCanvasElement, antialias: boolean): FlowerScene {
   const renderer = new WebGLRenderer({ canvas, antialias, alpha: true, preserveDrawingBuffer: true })
   renderer.setClearColor(new Color(0xffffff), 0)
-  const scene = new Scene()
+  const scene = litScene()
   const camera = new PerspectiveCamera(26, 1, 1, 2000)
   camera.up.set(0, 0, 1)
   const controls = new OrbitControls(camera, canvas)
@@ -77,9 +75,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
   const cake = cakeBody(CUPCAKE, hold)
   cake.position.z = -CUPCAKE.bodyMm - 1.2
   cake.visible = false
-  const sun = new DirectionalLight(0xffffff, 1.5)
-  sun.position.copy(KEY_LIGHT)
-  scene.add(flower, shadow, rings, cake, new AmbientLight(0xffffff, 2.2), sun)
+  scene.add(flower, shadow, rings, cake)
   const caster = new Raycaster()
   let strokes: StrokeRange[] = []
   let asked = 0

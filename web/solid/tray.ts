@@ -1,17 +1,8 @@
-import {
-  AmbientLight,
-  type BufferGeometry,
-  Color,
-  DirectionalLight,
-  InstancedMesh,
-  Matrix4,
-  PerspectiveCamera,
-  Scene,
-  WebGLRenderer,
-} from 'three'
+import { type BufferGeometry, Color, InstancedMesh, Matrix4, PerspectiveCamera, WebGLRenderer } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Solid } from '../workers/solid.worker.ts'
-import { flowerGeometry, flowerMaterial, KEY_LIGHT, setPalette } from './flowerParts.ts'
+import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
+import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
 import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
 
@@ -46,11 +37,7 @@ export function createTray(
 ): () => void {
   const renderer = new WebGLRenderer({ canvas, antialias, alpha: true })
   renderer.setClearColor(new Color(0xffffff), 0)
-  const scene = new Scene()
-  scene.add(new AmbientLight(0xffffff, 2.2))
-  const sun = new DirectionalLight(0xffffff, 1.5)
-  sun.position.copy(KEY_LIGHT)
-  scene.add(sun)
+  const scene = litScene()
   const held: { dispose(): void }[] = [renderer]
   const geometries = new Map<Solid, BufferGeometry>()
   const hold = <T extends { dispose(): void }>(thing: T): T => {

@@ -88,7 +88,10 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
                   ...new Set(
                     uses
                       .filter((u) => u.tipId === tip.id)
-                      .map((u) => `${u.flowerName}: ${u.layerName.toLowerCase()}`),
+                      .map(
+                        (u) =>
+                          `${u.flowerName}: ${u.form === 'words' ? u.layerName : u.layerName.toLowerCase()}`,
+                      ),
                   ),
                 ].join('; ')}
               </div>

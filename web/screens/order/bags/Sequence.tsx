@@ -61,6 +61,9 @@ const stepKey = (step: Step, i: number) =>
 const toolWords = (use: Use, when: (tool: Use['tools'][number]) => boolean): string[] =>
   use.tools.filter(when).map((t) => `${t.words.charAt(0).toLowerCase()}${t.words.slice(1)}`)
 
+/** A layer within a line; what is written is quoted as it is typed. */
+const layerWords = (use: Use) => (use.form === 'words' ? use.layerName : use.layerName.toLowerCase())
+
 function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
   const first = uses[0]
   if (!first)
@@ -79,9 +82,7 @@ function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string 
         .map(({ layer, words }) => `${layer.toLowerCase()}: ${words.join(', ')}`)
         .join('; '),
     }
-  const layers = uses
-    .map((u) => [u.layerName.toLowerCase(), ...toolWords(u, (t) => t.fresh)].join(': '))
-    .join(', ')
+  const layers = uses.map((u) => [layerWords(u), ...toolWords(u, (t) => t.fresh)].join(': ')).join(', ')
   const fresh = uses.flatMap((u) =>
     u.tools.some((t) => t.fresh)
       ? [`${u.layerName.toLowerCase()}: ${toolWords(u, (t) => t.fresh).join(', ')}`]

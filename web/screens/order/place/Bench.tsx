@@ -191,7 +191,7 @@ export function Bench({ placing }: { placing: Placing }) {
 }
 
 /** A part that is kept free, to begin with: room for a line of words. */
-const FREE = { kind: 'free', widthMm: 60, heightMm: 22, label: '' } as const
+const FREE = { kind: 'free', widthMm: 60, heightMm: 22, turnDeg: 0, label: '' } as const
 
 /** Words to begin with: something to be written over. */
 const WORDS = { text: 'Happy Birthday', capitalMm: 12 }

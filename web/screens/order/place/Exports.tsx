@@ -1,15 +1,14 @@
 import { Button, Menu } from '@mantine/core'
 import { useState } from 'react'
-import { flowerMesh } from '#core/mesh/flowerMesh'
 import { standOf } from '#core/placing/stands'
 import { templatePages } from '#core/placing/template'
 import { tell } from '../../../parts/notify.tsx'
+import { offerFile } from '../../../parts/offer.ts'
 import { printPages, savePages } from '../../../parts/printPages.ts'
+import { COARSE, solidOf } from '../../../workers/solids.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
 import type { LaidWords } from './lettered.ts'
 import type { Placing } from './usePlacing.ts'
-
-const DETAIL = 0.35
 
 /** What goes out of the house: a template to prick through, and the piece as a solid for any viewer. */
 export function Exports(props: {
@@ -22,7 +21,6 @@ export function Exports(props: {
   const { piece, hand, kinds, layout, index } = placing
   const [busy, setBusy] = useState(false)
   const name = `${piece.name}${piece.layouts.length > 1 ? `, way ${index + 1}` : ''}`
-  const slug = name.toLowerCase().replace(/[^a-z0-9]+/g, '-')
   const pages = () =>
     templatePages({
       title: name,
@@ -37,27 +35,26 @@ export function Exports(props: {
     setBusy(true)
     try {
       const { pieceGlb } = await import('../../../solid/glb.ts')
-      const mesh = (k: Placing['kinds'][number]) => ({
+      const mesh = async (k: Placing['kinds'][number]) => ({
         name: k.name,
-        mesh: flowerMesh(k.layers, 1, DETAIL),
+        mesh: (await solidOf(k.layers, 1, COARSE)).mesh,
         layers: k.layers.map((l) => l.layer),
         colours: k.colours,
       })
       const glb = await pieceGlb(name, hand.chart.skin(), coats, [
-        ...borders.map((b) => ({ ...mesh(b.kind), stands: borderStands(b, hand.chart) })),
-        ...kinds.map((k) => ({
-          ...mesh(k),
-          stands: layout.sites
-            .filter((s) => s.placedId === k.placedId)
-            .map((s) => standOf(hand.chart, k.kind, s)),
-        })),
+        ...(await Promise.all(
+          borders.map(async (b) => ({ ...(await mesh(b.kind)), stands: borderStands(b, hand.chart) })),
+        )),
+        ...(await Promise.all(
+          kinds.map(async (k) => ({
+            ...(await mesh(k)),
+            stands: layout.sites
+              .filter((s) => s.placedId === k.placedId)
+              .map((s) => standOf(hand.chart, k.kind, s)),
+          })),
+        )),
       ])
-      const url = URL.createObjectURL(new Blob([glb], { type: 'model/gltf-binary' }))
-      const link = document.createElement('a')
-      link.href = url
-      link.download = `${slug}.glb`
-      link.click()
-      setTimeout(() => URL.revokeObjectURL(url), 10_000)
+      offerFile(new Blob([glb], { type: 'model/gltf-binary' }), `${name}.glb`)
     } catch (error) {
       tell(`The solid could not be saved: ${(error as Error).message}`)
     } finally {
@@ -73,7 +70,7 @@ export function Exports(props: {
         <Menu.Item onClick={() => printPages(pages(), `Placing template: ${name}`)}>
           Print it at true size
         </Menu.Item>
-        <Menu.Item onClick={() => savePages(pages(), `template-${slug}`)}>Save it as SVG</Menu.Item>
+        <Menu.Item onClick={() => savePages(pages(), `template-${name}`)}>Save it as SVG</Menu.Item>
         <Menu.Item onClick={() => void saveSolid()}>Save the solid as glTF</Menu.Item>
       </Menu.Dropdown>
     </Menu>

@@ -2,7 +2,9 @@ import { ActionIcon } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import { Group, Rect, Text } from 'react-konva'
 import { type KeepOut, keepOutSchema } from '#core/model/layout'
+import { FACES_UP } from '#core/surfaces/chart'
 import { LengthField } from '../../../parts/length.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
@@ -33,8 +35,8 @@ export function KeptFreeMarks({ placing, view }: { placing: Placing; view: View 
             key={keepOut.id}
             x={x}
             y={y}
-            // its foot points outward and down
-            rotation={-(deg + 90)}
+            // on a top it is read from the front, on a side its foot points outward and down
+            rotation={(squeeze > FACES_UP ? 0 : -(deg + 90)) - keepOut.turnDeg}
             scaleY={squeeze}
             draggable
             onDragEnd={(e) => {
@@ -92,6 +94,15 @@ export function KeptFreeList({ placing }: { placing: Placing }) {
             value={k.heightMm}
             schema={keepOutSchema.shape.heightMm}
             onChange={(heightMm) => setKeepOut(placing, k.id, { heightMm }, `${k.id} high`)}
+          />
+          <NumberField
+            label="Turn"
+            unit="°"
+            width={78}
+            step={5}
+            value={k.turnDeg}
+            schema={keepOutSchema.shape.turnDeg.unwrap()}
+            onChange={(turnDeg) => setKeepOut(placing, k.id, { turnDeg }, `${k.id} turn`)}
           />
           <ActionIcon
             variant="outline"

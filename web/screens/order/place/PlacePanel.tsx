@@ -1,9 +1,12 @@
 import { Button, SegmentedControl, Select, Slider } from '@mantine/core'
 import { useState } from 'react'
+import { layoutSchema } from '#core/model/layout'
+import { turnWhole } from '#core/placing/byHand'
 import type { Finding } from '#core/placing/judge'
 import { remedied } from '#core/placing/remedies'
 import { schoolOf, schools } from '#core/placing/schools/index'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { KeptFreeList } from './KeptFree.tsx'
 import type { LaidWords } from './lettered.ts'
@@ -88,6 +91,20 @@ function SchoolPanel(props: { placing: Placing; onPoint: (finding: Finding | nul
         min={0}
         max={1}
         onEnd={(grading) => lay('large to small', { grading })}
+      />
+      <NumberField
+        label="All of it turned"
+        unit="°"
+        step={5}
+        value={Math.round(layout.turnDeg)}
+        schema={layoutSchema.shape.turnDeg.unwrap()}
+        onChange={(deg) =>
+          placing.change(
+            'turn all',
+            (now) => turnWhole(now, deg - now.layout.turnDeg),
+            `${layout.id} turn all`,
+          )
+        }
       />
       <div className={css.panelHead}>
         <h3>How it sits</h3>

@@ -1,4 +1,5 @@
 import { Group, Line, Rect } from 'react-konva'
+import { FACES_UP } from '#core/surfaces/chart'
 import type { LaidWords } from './lettered.ts'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
@@ -35,7 +36,7 @@ export function WordsMarks(props: { placing: Placing; view: View; lettered: read
             <Rect
               rotation={-words.turnDeg}
               // from above, words on a side are a line
-              visible={squeeze > 0.6}
+              visible={squeeze > FACES_UP}
               x={-w / 2 - 4}
               y={-h / 2 - 4}
               width={w + 8}

@@ -7,13 +7,14 @@ import { faces } from '#core/words/face'
 import { faceIds } from '#core/words/faceIds'
 import { fitOffers } from '#core/words/fit'
 import { leastCapitalMm, taken } from '#core/words/letter'
+import { roomFor } from '#core/words/room'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { LengthField, useLength } from '../../../parts/length.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
-import { roomFor } from './roomFor.ts'
 import type { Placing } from './usePlacing.ts'
 
 /** What is written on the piece, whether it fits, and what it takes. */
@@ -44,7 +45,7 @@ function OneLettering({ placing, laid }: { placing: Placing; laid: LaidWords }) 
     .map((t) => ({ id: t.id, mm: openingSize(t.opening) }))
     .filter((t, i, all) => t.mm <= MOST_BEAD_MM && all.findIndex((o) => o.mm === t.mm) === i)
     .sort((a, b) => a.mm - b.mm)
-  const room = roomFor(placing.hand.chart, words)
+  const room = roomFor(placing.hand.chart, words.place)
   const offers = fitOffers(
     words,
     beadMm,
@@ -52,7 +53,7 @@ function OneLettering({ placing, laid }: { placing: Placing; laid: LaidWords }) 
     rounds.map((r) => r.mm),
   )
   const least = leastCapitalMm(words.faceId, beadMm)
-  const use = plan?.uses.find((u) => u.id.endsWith(`.${words.id}`) && u.pieceId === placing.piece.id)
+  const use = plan?.uses.find((u) => u.id === `${placing.piece.id}.${placing.layout.id}.${words.id}`)
   const grams = use ? use.parts.reduce((sum, p) => sum + p.piped, 0) / use.flowers : 0
   const { touchDowns, seconds } = taken(made, beadMm)
   const fits = whole && offers.length === 0
@@ -121,6 +122,15 @@ function OneLettering({ placing, laid }: { placing: Placing; laid: LaidWords }) 
           value={words.arcMm}
           schema={wordsSchema.shape.arcMm.unwrap()}
           onChange={(arcMm) => set({ arcMm }, 'arc')}
+        />
+        <NumberField
+          label="Turn"
+          unit="°"
+          width={84}
+          step={5}
+          value={words.turnDeg}
+          schema={wordsSchema.shape.turnDeg.unwrap()}
+          onChange={(turnDeg) => set({ turnDeg }, 'turn')}
         />
         <Select
           label="Colour"

@@ -1,4 +1,5 @@
 import type { Chart, Point, Spot } from '#core/surfaces/chart'
+import { poseFromAbove } from '../../../drawings/poseFromAbove.ts'
 
 /** A picture of a piece's surface: where a place comes to lie in it, and which place lies under a point of it; px. */
 export interface View {
@@ -14,8 +15,6 @@ export interface View {
 }
 
 const DEGREES = 180 / Math.PI
-/** A flower seen from its edge is still drawn so wide that it can be taken hold of. */
-const LEAST_SQUEEZE = 0.28
 const ROOM = 1.1
 
 /** Where a point in space comes to lie in a picture from above. */
@@ -38,10 +37,9 @@ export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): 
       // what hangs on a side goes round with it; everything else goes over what is seen from above
       return chart.zoneOf(from).zone === 'side' ? chart.nearest(x, y, chart.point(from).z) : chart.under(x, y)
     },
-    pose({ nx, ny, nz, ox, oy }) {
-      const flat = Math.hypot(ox, oy)
-      const deg = flat > 0.05 ? Math.atan2(oy, ox) * DEGREES : Math.atan2(ny, nx) * DEGREES
-      return { deg, squeeze: Math.max(LEAST_SQUEEZE, nz) }
+    pose(at) {
+      const { angle, squeeze } = poseFromAbove(at)
+      return { deg: angle * DEGREES, squeeze }
     },
     shows: () => true,
   }
