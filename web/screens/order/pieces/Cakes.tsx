@@ -3,7 +3,6 @@ import { supportPages } from '#core/guides/supportGuide'
 import type { Cake } from '#core/model/plan'
 import { isCake } from '#core/orders/tiers'
 import { type CakeTier, tierName } from '#core/surfaces/cake'
-import { counted } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useLength } from '../../../parts/length.tsx'
@@ -37,10 +36,9 @@ function CakeCard({ cake }: { cake: Cake }) {
     return supports && upper ? [{ ...supports, name: nameOf(i + 1), aboveMm: upper.diameterMm }] : []
   })
   const pages = () => supportPages(held, `Supports: ${piece.name}`)
-  const title = `${piece.name}: ${counted(tiers.length, 'tier')}`
   return (
     <Card
-      title={title}
+      title={piece.name}
       aside={`${weights.total} each, without boards${cake.count > 1 ? `; ${cake.count} of them` : ''}`}
       actions={
         held.length > 0 && (

@@ -12,7 +12,7 @@ export function WordsMarks(props: { placing: Placing; view: View; lettered: read
     <>
       {lettered.map(({ words, made, lines, hex, beadMm, whole }) => {
         const spot = chart.read(words.place)
-        if (!view.shows(spot)) return null
+        if (!view.shows(spot) || lines.every((line) => view.trace(line).length === 0)) return null
         const at = view.toPx(spot)
         const { squeeze } = view.pose(chart.point(spot))
         const [w, h] = [made.widthMm * view.pxPerMm, made.heightMm * view.pxPerMm * squeeze]
@@ -47,14 +47,11 @@ export function WordsMarks(props: { placing: Placing; view: View; lettered: read
               fill="#ffffff01"
               cornerRadius={4}
             />
-            {lines.map((line, i) => (
+            {lines.flatMap(view.trace).map((run, i) => (
               <Line
                 // biome-ignore lint/suspicious/noArrayIndexKey: a stroke has no name but its turn
                 key={i}
-                points={line.flatMap((p) => {
-                  const { x, y } = view.toPx(chart.nearest(p.x, p.y, p.z), p)
-                  return [x - at.x, y - at.y]
-                })}
+                points={run.flatMap(({ x, y }) => [x - at.x, y - at.y])}
                 stroke={hex}
                 strokeWidth={Math.max(1, beadMm * view.pxPerMm)}
                 lineCap="round"

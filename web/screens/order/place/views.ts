@@ -12,6 +12,8 @@ export interface View {
   pose(at: Point): { deg: number; squeeze: number }
   /** Whether a place is in the picture at all. */
   shows(spot: Spot): boolean
+  /** A line on the surface as lines in the picture: cut where the picture is, or where it is not shown as it is. */
+  trace(points: readonly Point[]): { x: number; y: number }[][]
 }
 
 const DEGREES = 180 / Math.PI
@@ -34,14 +36,23 @@ export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): 
     },
     toSpot(px, py, from) {
       const [x, y] = [(px - widthPx / 2) / pxPerMm, (heightPx / 2 - py) / pxPerMm]
-      // what hangs on a side goes round with it; everything else goes over what is seen from above
-      return chart.zoneOf(from).zone === 'side' ? chart.nearest(x, y, chart.point(from).z) : chart.under(x, y)
+      // what hangs on a side goes round with its own side; everything else goes over what is seen from above
+      const { zone, tier } = chart.zoneOf(from)
+      if (zone !== 'side') return chart.under(x, y)
+      const at = chart.point(from)
+      const spot = chart.nearest(x, y, at.z)
+      const there = chart.zoneOf(spot)
+      if (there.zone === zone && there.tier === tier) return spot
+      // so far out that another tier is nearer: as far out as it was
+      const inward = Math.hypot(at.x, at.y) / Math.max(1e-6, Math.hypot(x, y))
+      return chart.nearest(x * inward, y * inward, at.z)
     },
     pose(at) {
       const { angle, squeeze } = poseFromAbove(at)
       return { deg: angle * DEGREES, squeeze }
     },
     shows: () => true,
+    trace: (points) => [points.map((p) => fromAbove({ widthPx, heightPx, pxPerMm }, p))],
   }
 }
 
@@ -69,11 +80,28 @@ export function viewUnrolled(chart: Chart, widthPx: number, heightPx: number, lo
   const pxPerMm = heightPx / (last.toMm - fromMm)
   const middleMm = (looking * chart.roundMm) / (2 * Math.PI)
   const turned = (mm: number) => mm - chart.roundMm * Math.round(mm / chart.roundMm)
+  const toPx = (spot: Spot) => {
+    const { x, y } = chart.unroll(spot)
+    return { x: widthPx / 2 + turned(x - middleMm) * pxPerMm, y: (y - fromMm) * pxPerMm }
+  }
   return {
     ...{ widthPx, heightPx, pxPerMm },
-    toPx(spot) {
-      const { x, y } = chart.unroll(spot)
-      return { x: widthPx / 2 + turned(x - middleMm) * pxPerMm, y: (y - fromMm) * pxPerMm }
+    toPx,
+    trace(points) {
+      const runs: { x: number; y: number }[][] = []
+      let open: { x: number; y: number }[] | null = null
+      for (const p of points) {
+        const spot = chart.nearest(p.x, p.y, p.z)
+        // a top is bent out of all likeness here: what lies on it is read from above
+        const at = chart.zoneOf(spot).zone === 'side' ? toPx(spot) : null
+        const last: { x: number; y: number } | undefined = open?.at(-1)
+        if (at && last && Math.abs(at.x - last.x) < (chart.roundMm * pxPerMm) / 2) open!.push(at)
+        else if (at) {
+          open = [at]
+          runs.push(open)
+        } else open = null
+      }
+      return runs
     },
     toSpot: (px, py) => chart.rollUp((px - widthPx / 2) / pxPerMm + middleMm, py / pxPerMm + fromMm),
     pose: () => ({ deg: -90, squeeze: 1 }),
