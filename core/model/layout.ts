@@ -5,8 +5,8 @@ import { faceIds } from '../words/faceIds.ts'
 /** Where on a piece: from an edge of its own tier, so that it stays there when the piece becomes wider or higher. */
 export const placeSchema = z.object({
   zone: z.enum(['top', 'side']),
-  /** Counted from the lowest, which is 0. */
-  tier: z.number().int('Whole tiers only.').min(0).max(20),
+  /** Of a cake counted from the lowest, which is 0; of a bouquet 0 is its vase, and cupcakes follow from 1. */
+  tier: z.number().int('Whole tiers only.').min(0).max(100),
   from: z.enum(['middle', 'rim', 'joint', 'foot']),
   /** On round pieces and on sides mm from there; on other tops share of half the width, to the right. */
   a: z.number().min(-2000).max(2000),

@@ -1,3 +1,4 @@
+import { arrangeBouquet } from '../bouquet/arrange.ts'
 import type { Order, Piece } from '../model/order.ts'
 import type { SurfaceKind } from '../surfaces/index.ts'
 
@@ -23,12 +24,29 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
   }
 }
 
+/** An outline to begin with, in shares of its width: an oval that somebody draws over. */
+const blob = Array.from({ length: 48 }, (_, i) => ({
+  x: 0.5 * Math.cos((2 * Math.PI * i) / 48),
+  y: 0.36 * Math.sin((2 * Math.PI * i) / 48),
+}))
+
 /** What a new piece of each kind starts from. */
-const starts: Record<SurfaceKind, Omit<Piece, 'id'>> = {
-  cupcake: start('Cupcakes', 12, { kind: 'cupcake', diameterMm: 65, domeMm: 8 }),
-  cookie: start('Cookies', 12, { kind: 'cookie', diameterMm: 75 }),
-  cake: start('Cake', 1, { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 }),
-  sheet: start('Sheet cake', 1, { kind: 'sheet', lengthMm: 400, widthMm: 300, heightMm: 60 }),
+const starts: Record<SurfaceKind, () => Omit<Piece, 'id'>> = {
+  cupcake: () => start('Cupcakes', 12, { kind: 'cupcake', diameterMm: 65, domeMm: 8 }),
+  cookie: () => start('Cookies', 12, { kind: 'cookie', diameterMm: 75 }),
+  cake: () => start('Cake', 1, { kind: 'cake', tiers: [{ diameterMm: 200, heightMm: 100 }], coveredMm: 0 }),
+  sheet: () => start('Sheet cake', 1, { kind: 'sheet', lengthMm: 400, widthMm: 300, heightMm: 60 }),
+  heart: () => start('Heart', 1, { kind: 'heart', widthMm: 220, heightMm: 70 }),
+  hexagon: () => start('Hexagons', 12, { kind: 'hexagon', diameterMm: 75, heightMm: 0 }),
+  ring: () => start('Ring cake', 1, { kind: 'ring', diameterMm: 240, holeMm: 80, heightMm: 80 }),
+  number: () =>
+    start('Number cake', 1, { kind: 'number', digits: '30', tallMm: 300, barMm: 70, heightMm: 60 }),
+  bouquet: () =>
+    start('Cupcake bouquet', 1, {
+      ...{ kind: 'bouquet', diameterMm: 65, domeMm: 8, standMm: 42, outline: { kind: 'fan' }, vase: null },
+      at: arrangeBouquet({ kind: 'fan' }, 18, 65),
+    }),
+  drawn: () => start('Own outline', 1, { kind: 'drawn', widthMm: 220, heightMm: 60, shapes: [[blob]] }),
 }
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
@@ -38,7 +56,7 @@ function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 
 
 /** A new, bare piece of a kind. */
 export function newPiece(id: string, kind: SurfaceKind): Piece {
-  return { id, ...structuredClone(starts[kind]) }
+  return { id, ...starts[kind]() }
 }
 
 /** A copy of a piece under a new name, its flowers and their places with new ids. */

@@ -21,8 +21,8 @@ export interface Area {
   gapMm: number
   /** Where the largest ones begin, in turn, before any choice is made. */
   starts: readonly Spot[]
-  /** Whether the first of these stays there. */
-  holdsFirst: boolean
+  /** So many of these stay there. */
+  held: number
 }
 
 /** A place on the way of a path, with half its width there, mm, and how large flowers are wanted, as a share of the largest. */
@@ -44,7 +44,7 @@ export function wholeArea(
     balanced: true,
     gapMm: 0,
     starts: [],
-    holdsFirst: false,
+    held: 0,
     ...more,
   }
 }
@@ -105,7 +105,7 @@ export function pathArea(
     balanced: false,
     gapMm: 0,
     starts: [],
-    holdsFirst: false,
+    held: 0,
     ...more,
   }
 }

@@ -93,6 +93,11 @@ export class Body {
     this.oz = oz
   }
 
+  /** Lets it give way along the surface, never off the thing that it stands on. */
+  give(chart: Chart, dx: number, dy: number, dz: number): void {
+    this.put(chart, chart.beside(this.spot, this.x + dx, this.y + dy, this.z + dz))
+  }
+
   /** Pushes it along the surface. */
   push(chart: Chart, dx: number, dy: number, dz: number): void {
     this.put(chart, chart.nearest(this.x + dx, this.y + dy, this.z + dz))

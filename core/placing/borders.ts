@@ -20,11 +20,16 @@ export function borderUnits(
   pitchMm: number,
   wideMm: number,
 ): BorderUnit[] {
-  const course = chart.courses.find((c) => c.id === id && c.tier === tier) ?? chart.courses[0]
-  if (!course) return []
+  const courses = chart.courses.filter((c) => c.id === id && c.tier === tier)
+  return (courses.length > 0 ? courses : chart.courses.slice(0, 1)).flatMap((course) =>
+    unitsAlong(course, pitchMm, wideMm),
+  )
+}
+
+function unitsAlong(course: Course, pitchMm: number, wideMm: number): BorderUnit[] {
   const count = Math.max(1, Math.round(course.lengthMm / pitchMm))
   const step = course.lengthMm / count
-  const aside = ((id === 'foot' ? 1 : -1) * wideMm) / 2
+  const aside = ((course.id === 'foot' ? 1 : -1) * wideMm) / 2
   const { z } = course.at(0)
   return Array.from({ length: count }, (_, i) => {
     const [p, before, after] = [course.at(i * step), course.at(i * step - 0.5), course.at(i * step + 0.5)]

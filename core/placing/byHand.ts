@@ -137,12 +137,13 @@ export function rubOut(layout: Layout, ids: ReadonlySet<string>): Layout {
   }
 }
 
-/** One more flower on a spot; its neighbours give way. @returns the layout and the new site's id. */
+/** One more flower on a spot; its neighbours give way. @param towards where a leaf points. @returns the layout and the new site's id. */
 export function putOn(
   hand: Hand,
   placedId: string,
   spot: Spot,
   newId: () => string,
+  towards?: { x: number; y: number },
 ): { layout: Layout; id: string } {
   const { chart, kinds, layout } = hand
   const kind = kinds.find((k) => k.placedId === placedId)
@@ -161,11 +162,14 @@ export function putOn(
     .sort((p, q) => apart(p, added) - p.kind.r - apart(q, added) + q.kind.r)[0]
   if (kind?.lies && host) {
     added.host = host
-    pointAwayFrom(added, host)
+    // pointing at something is pointing away from where it is mirrored
+    pointAwayFrom(added, towards ? { ...beyond(added, towards), z: added.z } : host)
     return { layout: stored(next, bodies, new Set([added])), id }
   }
   return { layout: stored(next, bodies, giveWay(next, bodies, new Set([added]))), id }
 }
+
+const beyond = (at: Body, { x, y }: { x: number; y: number }) => ({ x: 2 * at.x - x, y: 2 * at.y - y })
 
 /** Copies beside their originals. @returns the layout and the copies' ids. */
 export function duplicate(

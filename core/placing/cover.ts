@@ -33,7 +33,12 @@ export interface Bare {
  * The largest bare spots, one beside the other, the largest first: circles inside the ground that touch no flower.
  * @param leastMm narrower ones are not told.
  */
-export function bareSpots(ground: Ground, bodies: readonly Body[], leastMm: number, most = 12): Bare[] {
+export function bareSpots(
+  ground: Pick<Ground, 'samples'>,
+  bodies: readonly Body[],
+  leastMm: number,
+  most = 12,
+): Bare[] {
   const clear = ground.samples.map((s) => {
     let mm = s.inside
     for (const b of bodies) {

@@ -7,6 +7,8 @@ import type { Area } from './area.ts'
 const STEP = 0.45
 const LEAST_STEP_MM = 1.5
 const MOST_SAMPLES = 2600
+/** Gaps between cupcakes are looked at so closely, mm. */
+const GAP_STEP_MM = 3
 
 /** A point of the ground. */
 export interface GroundSample extends Sample {
@@ -20,6 +22,8 @@ export interface Ground {
   area: Area
   samples: readonly GroundSample[]
   mm2: number
+  /** Points of the gaps between things that stand side by side, which only leaves reach. */
+  gaps: readonly GroundSample[]
 }
 
 /** A school's area on a piece, sampled. */
@@ -34,7 +38,8 @@ export function groundOf(chart: Chart, area: Area, keepOuts: readonly KeepOut[],
   // a rough look first: how fine may it be?
   const rough = take(3 * stepMm).reduce((sum, s) => sum + s.mm2, 0)
   const samples = take(Math.max(stepMm, Math.sqrt(rough / MOST_SAMPLES)))
-  return { area: free, samples, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
+  const gaps = chart.between(GAP_STEP_MM).map((s): GroundSample => ({ ...s, want: 0 }))
+  return { area: free, samples, gaps, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
 }
 
 /** Room left around words, mm. */

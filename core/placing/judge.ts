@@ -11,7 +11,14 @@ import { hangsBadly, intoTierMm } from './trouble.ts'
 
 /** What can be done about a finding, as the layout is changed by it. */
 export type Remedy =
-  | { kind: 'fill'; label: string; placedId: string; spot: Spot }
+  | {
+      kind: 'fill'
+      label: string
+      placedId: string
+      spot: Spot
+      /** A leaf points there; away from its flower where nothing is said. */
+      towards?: { x: number; y: number }
+    }
   | { kind: 'swap'; label: string; siteIds: [string, string] }
   | { kind: 'moveIn'; label: string; siteId: string }
   | { kind: 'giveWay'; label: string; siteIds: string[] }
@@ -71,6 +78,7 @@ export function judge(of: Judged): Finding[] {
     ...tooHeavy(of),
     ...touchesTier(of),
     ...bare(of),
+    ...betweenCupcakes(of),
     ...leans(of),
     ...opposite(of),
     ...twins(of),
@@ -94,9 +102,12 @@ const hourOf = ({ x, y }: { x: number; y: number }) => hourAt(x, y)
 export function whereWords(chart: Chart, at: { x: number; y: number }, spot: Spot): string {
   const { zone, tier } = chart.zoneOf(spot)
   const several = chart.bands.length > 1
+  // a cupcake of many is found by its number alone
+  const one = chart.parts.length > 1
   const label = several ? chart.bands.find((b) => b.zone === zone && b.tier === tier)?.label : undefined
   const middle = zone === 'top' && Math.hypot(at.x, at.y) < 0.2 * Math.min(chart.top.x, chart.top.y)
   const clock = middle ? 'in the middle' : `at ${hourOf(at)} o’clock`
+  if (one) return label ?? clock
   return label ? `${label}, ${clock}` : clock
 }
 
@@ -258,6 +269,34 @@ function bare({ chart, ground, bodies, kinds, length }: Judged): Finding[] {
   })
 }
 
+/** Narrower gaps between cupcakes than this are covered by petals that hang over, mm. */
+const GAP_MM = 11
+
+function betweenCupcakes({ chart, ground, bodies, kinds, length }: Judged): Finding[] {
+  if (bodies.length === 0 || ground.gaps.length === 0) return []
+  const [leaf] = kinds.filter((k) => k.lies).sort((a, b) => b.longMm - a.longMm)
+  return bareSpots({ samples: ground.gaps }, bodies, GAP_MM, MOST_BARE).map(
+    ({ at, spot, diameterMm }): Finding => ({
+      key: `gap ${Math.round(at.x)} ${Math.round(at.y)}`,
+      severity: leaf ? 'decide' : 'note',
+      words: `The board shows between cupcakes, ${length(diameterMm)} wide, beside ${whereWords(chart, at, spot)}${leaf ? '' : ': leaves would bridge it'}`,
+      siteIds: [],
+      spot: { spot, diameterMm },
+      remedies: leaf
+        ? [
+            {
+              kind: 'fill',
+              label: 'Bridge it with a leaf',
+              placedId: leaf.placedId,
+              spot,
+              towards: { x: at.x, y: at.y },
+            },
+          ]
+        : [],
+    }),
+  )
+}
+
 /** To which side something weighs, as it is looked at from the front. */
 function sideWords(x: number, y: number): string {
   const hour = hourAt(x, y)
@@ -269,7 +308,7 @@ function sideWords(x: number, y: number): string {
 
 function leans({ chart, ground, bodies, length }: Judged): Finding[] {
   const all = standing(bodies)
-  if (!ground.area.balanced || all.length < 3) return []
+  if (!ground.area.balanced || chart.parts.length > 1 || all.length < 3) return []
   const { x, y } = leanOf(all)
   const mm = Math.hypot(x, y)
   if (mm <= LEANS * Math.min(chart.top.x, chart.top.y)) return []
@@ -326,6 +365,8 @@ function twins({ chart, bodies, nameOf }: Judged): Finding[] {
   return all.flatMap((a, i) =>
     all.slice(i + 1).flatMap((b): Finding[] => {
       if (a.kind.flowerId !== b.kind.flowerId || a.rank === 0) return []
+      // three of a kind on a cupcake are meant to be
+      if (chart.parts.length > 1 && chart.zoneOf(a.spot).tier === chart.zoneOf(b.spot).tier) return []
       const gap = Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z) - a.kind.r - b.kind.r
       if (gap >= BESIDE * (a.kind.r + b.kind.r)) return []
       const other = otherFor(all, a, b)

@@ -58,7 +58,7 @@ export function layOut(
     const start = starts.shift()
     if (start) {
       body.put(chart, start)
-      body.held = ground.area.holdsFirst && bodies.length === pinned.length
+      body.held = bodies.length - pinned.length < ground.area.held
     } else if (!seek(chart, ground, bodies, body, { random, largest, grading, flowers: wanted.length })) break
     bodies.push(body)
   }

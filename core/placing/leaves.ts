@@ -14,6 +14,8 @@ const REACH = 0.5
 /** Each further leaf on one flower costs so many mm of bare coat. */
 const SHARED = 1.6
 const OUT = 2
+/** A leaf that bridges the gap to the next cupcake is worth so many mm of coat. */
+const BRIDGE = 12
 const CHANCE = 0.2
 /** Its tip may stand off the surface by so much, mm. */
 const STANDS_OFF_MM = 2
@@ -107,12 +109,14 @@ function tuckAt(chart: Chart, ground: Ground, host: Body, leaf: Body): Tuck {
   const on = chart.point(tip)
   const beyond = -ground.area.insideMm(on, tip) - REACH * longMm
   const off = Math.hypot(end.x - on.x, end.y - on.y, end.z - on.z)
+  const bridging = chart.isBetween(end.x, end.y)
   return {
     host,
     leaf,
     at: ASKED.map((share) => ({ ...along(share * longMm), clear: wideMm })),
-    against:
-      OUT * (Math.max(0, beyond) + Math.max(0, -chart.insideMm(tip)) + Math.max(0, off - STANDS_OFF_MM)),
+    against: bridging
+      ? -BRIDGE
+      : OUT * (Math.max(0, beyond) + Math.max(0, -chart.insideMm(tip)) + Math.max(0, off - STANDS_OFF_MM)),
   }
 }
 

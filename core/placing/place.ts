@@ -7,6 +7,7 @@ import { type Ground, groundOf, keptFree } from './ground.ts'
 import { improve } from './improve.ts'
 import { type Count, layOut } from './lay.ts'
 import { tuckLeaves } from './leaves.ts'
+import { type PartWork, shareOut, withMiddle } from './parts.ts'
 import { schoolOf } from './schools/index.ts'
 import { settle } from './settle.ts'
 
@@ -77,10 +78,14 @@ export function placed(wanted: Wanted, improved: boolean): Layout {
   )
   const counts = besides(countsWanted(wanted, ground), pinned)
   const free = layout.fullness !== null
-  const laid = layOut(chart, ground, counts, pinned, layout.seed, layout.grading)
-  if (improved)
-    improve(chart, ground, laid, layout.seed, layout.grading, Math.min(MOST_MOVES, MOVES_EACH * laid.length))
-  const standing = settle(chart, ground, laid, () => free)
+  const works =
+    chart.parts.length > 1
+      ? shareOut(chart, ground, counts, pinned, layout.seed).map(withMiddle)
+      : [{ chart, ground, counts, pinned }]
+  const laid = works.flatMap((work, i) => laidOn(work, layout, layout.seed + i * NEXT_SEED, improved))
+  // what is pinned where the school has no ground stays all the same
+  const stays = pinned.filter((b) => !laid.includes(b))
+  const standing = settle(chart, ground, [...laid, ...stays], () => free)
   const leaves = tuckLeaves(
     chart,
     ground,
@@ -94,6 +99,20 @@ export function placed(wanted: Wanted, improved: boolean): Layout {
   const all = [...standing, ...leaves]
   for (const body of all) body.siteId ??= newId()
   return { ...layout, sites: all.map((body) => siteOf(chart, body, old.get(body.siteId!))) }
+}
+
+/** Each part of a piece is laid out by a chance of its own. */
+const NEXT_SEED = 101
+
+function laidOn(
+  { chart, ground, counts, pinned }: PartWork,
+  { grading }: Layout,
+  seed: number,
+  improved: boolean,
+) {
+  const laid = layOut(chart, ground, counts, pinned, seed, grading)
+  if (improved) improve(chart, ground, laid, seed, grading, Math.min(MOST_MOVES, MOVES_EACH * laid.length))
+  return laid
 }
 
 function countsWanted({ kinds, numbers, layout }: Wanted, ground: Ground): Count[] {

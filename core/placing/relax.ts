@@ -54,8 +54,8 @@ function part(chart: Chart, a: Body, b: Body, mm: number, ofA: number): void {
     apart = 1
   }
   const [ux, uy, uz] = [dx / apart, dy / apart, dz / apart]
-  if (ofA < 1) b.push(chart, mm * (1 - ofA) * ux, mm * (1 - ofA) * uy, mm * (1 - ofA) * uz)
-  if (ofA > 0) a.push(chart, -mm * ofA * ux, -mm * ofA * uy, -mm * ofA * uz)
+  if (ofA < 1) b.give(chart, mm * (1 - ofA) * ux, mm * (1 - ofA) * uy, mm * (1 - ofA) * uz)
+  if (ofA > 0) a.give(chart, -mm * ofA * ux, -mm * ofA * uy, -mm * ofA * uz)
 }
 
 /** Moves a flower the way on which its trouble grows less. @returns whether it moved. */
@@ -69,7 +69,8 @@ function comeBack(chart: Chart, area: Area, body: Body): boolean {
   for (let k = 0; k < 8; k++) {
     const [c, s] = [Math.cos((k * Math.PI) / 4) * step, Math.sin((k * Math.PI) / 4) * step]
     const start = { x: body.x, y: body.y, z: body.z }
-    const spot = chart.nearest(
+    const spot = chart.beside(
+      from,
       start.x + c * tx + s * sx,
       start.y + c * ty + s * sy,
       start.z + c * tz + s * sz,

@@ -9,7 +9,7 @@ export type HandRemedy = Exclude<Remedy, { kind: 'fit' }>
 export function remedied(hand: Hand, remedy: HandRemedy, newId: () => string): Layout {
   switch (remedy.kind) {
     case 'fill':
-      return putOn(hand, remedy.placedId, remedy.spot, newId).layout
+      return putOn(hand, remedy.placedId, remedy.spot, newId, remedy.towards).layout
     case 'swap':
       return exchange(hand.layout, remedy.siteIds)
     case 'moveIn':

@@ -61,11 +61,11 @@ function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPla
 
 type BorderPlacement = Extract<PlacedFlower['placement'], { kind: 'border' }>
 
-/** Whole units of a border that fit round an edge, at least one. */
+/** Whole units of a border that fit round an edge, at least one round each of its lines. */
 function borderUnits(piece: Piece, on: BorderPlacement, pitchMm: number): number {
   const edges = surfaceDefinition(piece.shape.kind).edges(piece.shape)
   const edge = edges.find((e) => e.id === on.edge && e.tier === on.tier) ?? edges[0]!
-  return Math.max(1, Math.round(edge.lengthMm / pitchMm))
+  return edge.loopsMm.reduce((sum, mm) => sum + Math.max(1, Math.round(mm / pitchMm)), 0)
 }
 
 function icingOf(at: Lookup, piece: Piece): string {

@@ -129,10 +129,10 @@ export const cake: SurfaceDefinition<typeof schema> = {
   edges: (s) =>
     s.tiers.flatMap(({ diameterMm }, tier): Edge[] => {
       const name = tierName(tier, s.tiers.length)
-      const lengthMm = Math.PI * diameterMm
+      const loopsMm = [Math.PI * diameterMm]
       return [
-        { id: 'top', tier, label: ofTier('top edge', name), lengthMm },
-        { id: 'foot', tier, label: ofTier('foot', name), lengthMm },
+        { id: 'top', tier, label: ofTier('top edge', name), loopsMm },
+        { id: 'foot', tier, label: ofTier('foot', name), loopsMm },
       ]
     }),
   describe: (s, length) =>

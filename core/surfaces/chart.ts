@@ -1,3 +1,5 @@
+import type { Dot, Loop } from './outline.ts'
+
 /** A place on a piece as calculations use it: which face, and two coordinates on it; what they mean is the chart's own. */
 export interface Spot {
   face: number
@@ -45,6 +47,11 @@ export interface Sample extends Point {
   mm2: number
 }
 
+/** A point of a gap between two things that stand side by side, and how far the nearest rim is, mm. */
+export interface GapSample extends Sample {
+  inside: number
+}
+
 /** A line on a piece that things can run along: rim, foot, joint; closed, mm. */
 export interface Course {
   id: 'top' | 'foot'
@@ -78,6 +85,8 @@ export interface Chart {
   point(spot: Spot): Point
   /** The place of the surface that is nearest to a point in space. */
   nearest(x: number, y: number, z: number): Spot
+  /** The same on whatever a place is on: a thing that gives way stays on its own cupcake. */
+  beside(from: Spot, x: number, y: number, z: number): Spot
   /** The place that is seen from straight above at (x, y); beside the piece, the nearest of its edge. */
   under(x: number, y: number): Spot
   /** The place so far to the right and down from another, as it is looked at from outside: along a side, or flat over a top. */
@@ -103,11 +112,30 @@ export interface Chart {
   roundMm: number
   bands: readonly Band[]
   courses: readonly Course[]
+  /** Its edges as they are seen from above: against the clock, those of holes with it. */
+  above: readonly Loop[]
+  /** The middle of everything that stands by itself: of each cupcake of a bouquet, of a cake alone. */
+  parts: readonly Dot[]
+  /** A closed line along the rim of the uppermost top, so far inside it. */
+  rimLine(insideMm: number): Spot[]
+  /** One of its parts by itself, its places under the same names: nothing that is moved on it leaves it. */
+  alone(part: number): Chart
+  /** Points of the gaps between its parts that a leaf can bridge, no further than so much from each other; none for one piece. */
+  between(stepMm: number): GapSample[]
+  /** Whether a place of the plane is over such a gap. */
+  isBetween(x: number, y: number): boolean
   /** How far the piece reaches sideways and up. */
   reachMm: number
   /** Half the width and depth of the uppermost top. */
   top: { x: number; y: number }
   highMm: number
+}
+
+/** What a piece answers that is one: nothing lies between its parts. */
+export const ONE_PART: Pick<Chart, 'parts' | 'between' | 'isBetween'> = {
+  parts: [{ x: 0, y: 0 }],
+  between: () => [],
+  isBetween: () => false,
 }
 
 /** A surface that faces up by more than this is looked at from above: what lies on it is read from the front. */

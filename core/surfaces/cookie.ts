@@ -20,7 +20,7 @@ export const cookie: SurfaceDefinition<typeof schema> = {
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
   topRiseMm: () => 0,
-  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', loopsMm: [Math.PI * s.diameterMm] }],
   chart: ({ diameterMm }) =>
     revolution({
       stretches: [line('top', 0, [0, 0], [diameterMm / 2, 0])],

@@ -37,7 +37,7 @@ export const cupcake: SurfaceDefinition<typeof schema> = {
   topAreaMm2: (s) => (Math.PI * s.diameterMm ** 2) / 4,
   topAcrossMm: (s) => s.diameterMm,
   topRiseMm: (s) => s.domeMm,
-  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', lengthMm: Math.PI * s.diameterMm }],
+  edges: (s) => [{ id: 'top', tier: 0, label: 'rim', loopsMm: [Math.PI * s.diameterMm] }],
   chart: ({ diameterMm, domeMm }) => {
     const rim = diameterMm / 2
     if (domeMm === 0) return revolution(discOutline(rim))

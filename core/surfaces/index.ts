@@ -1,13 +1,19 @@
 import { z } from 'zod'
+import { bouquet } from './bouquet.ts'
 import { cake } from './cake.ts'
 import type { Chart } from './chart.ts'
 import { cookie } from './cookie.ts'
 import { cupcake } from './cupcake.ts'
+import { drawn } from './drawn.ts'
+import { heart } from './heart.ts'
+import { hexagon } from './hexagon.ts'
+import { number } from './number.ts'
+import { ring } from './ring.ts'
 import { sheet } from './sheet.ts'
 import type { SurfaceDefinition } from './surface.ts'
 
 /** Every kind of piece. */
-export const surfaces = { cupcake, cookie, cake, sheet }
+export const surfaces = { cupcake, cookie, cake, sheet, heart, hexagon, ring, number, drawn, bouquet }
 export type SurfaceKind = keyof typeof surfaces
 
 export const surfaceSchema = z.discriminatedUnion('kind', [
@@ -15,6 +21,12 @@ export const surfaceSchema = z.discriminatedUnion('kind', [
   cookie.schema,
   cake.schema,
   sheet.schema,
+  heart.schema,
+  hexagon.schema,
+  ring.schema,
+  number.schema,
+  drawn.schema,
+  bouquet.schema,
 ])
 export type Surface = z.infer<typeof surfaceSchema>
 

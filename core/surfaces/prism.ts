@@ -1,8 +1,12 @@
-import type { Chart, Course, Place, Point, Sample, Skin, Spot } from './chart.ts'
+import { type Chart, type Course, ONE_PART, type Place, type Point, type Sample, type Spot } from './chart.ts'
+import { contourAt } from './contour.ts'
+import { edgesOf, loopsOf, nearestEdge, type PrismEdge } from './edges.ts'
+import { acrossMm, type Cutout, type Dot, roundMm } from './outline.ts'
+import { prismSkin } from './prismSkin.ts'
 
-/** A piece that is the same all the way up: its outline seen from above, anticlockwise, and its height, mm. */
+/** A piece that is the same all the way up: what it looks like from above, and its height, mm; 0 for what has no sides. */
 export interface Prism {
-  outline: readonly { x: number; y: number }[]
+  shapes: readonly Cutout[]
   heightMm: number
   topLabel: string
   sideLabel: string
@@ -13,59 +17,23 @@ const SIDE = 1
 /** Icing rounds an edge over so many mm on either side of it: what stands there leans outward. */
 const ROUND_MM = 6
 
-interface Edge {
-  x: number
-  y: number
-  dx: number
-  dy: number
-  /** Outward. */
-  nx: number
-  ny: number
-  lengthMm: number
-  startMm: number
-}
-
 /** A surface with a flat top of any outline and upright sides. A spot on top is (x, y), on a side (down, along the outline). */
-export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart {
-  const edges: Edge[] = []
-  let round = 0
-  outline.forEach((from, i) => {
-    const to = outline[(i + 1) % outline.length]!
-    const lengthMm = Math.hypot(to.x - from.x, to.y - from.y)
-    if (lengthMm === 0) return
-    const [dx, dy] = [(to.x - from.x) / lengthMm, (to.y - from.y) / lengthMm]
-    edges.push({ ...from, dx, dy, nx: dy, ny: -dx, lengthMm, startMm: round })
-    round += lengthMm
-  })
-  const halfX = Math.max(...outline.map((p) => Math.abs(p.x)))
-  const halfY = Math.max(...outline.map((p) => Math.abs(p.y)))
+export function prism({ shapes, heightMm, topLabel, sideLabel }: Prism): Chart {
+  const edges = edgesOf(shapes)
+  const points: readonly Dot[] = shapes.flat(2)
+  /** Once round everything that has a side. */
+  const round = shapes.reduce((sum, [edge]) => sum + roundMm(edge!), 0)
+  const halfX = Math.max(...points.map((p) => Math.abs(p.x)))
+  const halfY = Math.max(...points.map((p) => Math.abs(p.y)))
 
-  /** The nearest place of the outline to a point of the plane; off is negative outside. */
-  const toOutline = (x: number, y: number) => {
-    let inside = false
-    let least = Number.POSITIVE_INFINITY
-    let at = edges[0]!
-    let s = 0
-    for (const edge of edges) {
-      const along = Math.min(edge.lengthMm, Math.max(0, (x - edge.x) * edge.dx + (y - edge.y) * edge.dy))
-      const ax = edge.x + along * edge.dx - x
-      const ay = edge.y + along * edge.dy - y
-      const off = ax * ax + ay * ay
-      if (off < least) {
-        least = off
-        at = edge
-        s = edge.startMm + along
-      }
-      const y0 = edge.y
-      const y1 = y0 + edge.dy * edge.lengthMm
-      if (y0 > y !== y1 > y && x < edge.x + ((y - y0) / (y1 - y0)) * edge.dx * edge.lengthMm) inside = !inside
-    }
-    const off = Math.sqrt(least)
-    return { s, off: inside ? off : -off, edge: at }
-  }
-  const edgeAt = (s: number): Edge => {
+  const toOutline = (x: number, y: number) => nearestEdge(edges, x, y)
+  const edgeAt = (s: number): PrismEdge => {
     const at = ((s % round) + round) % round
     return edges.findLast((e) => e.startMm <= at) ?? edges[0]!
+  }
+  const onEdge = (edge: PrismEdge, s: number): Spot => {
+    const along = s - edge.startMm
+    return { face: TOP, a: edge.x + along * edge.dx, b: edge.y + along * edge.dy }
   }
   const point = ({ face, a, b }: Spot): Point => {
     if (face === TOP) {
@@ -80,14 +48,10 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
   const chart: Chart = {
     point,
     nearest(x, y, z) {
-      const { s, off } = toOutline(x, y)
+      const { s, off, edge } = toOutline(x, y)
       const above = z - heightMm
-      if (off >= 0 && (above >= 0 || off > -above)) return { face: TOP, a: x, b: y }
-      if (off < 0 && above >= 0 && above > -off) {
-        const edge = edgeAt(s)
-        const along = s - edge.startMm
-        return { face: TOP, a: edge.x + along * edge.dx, b: edge.y + along * edge.dy }
-      }
+      if (off >= 0 && (above >= 0 || off > -above || heightMm === 0)) return { face: TOP, a: x, b: y }
+      if (edge.hole || heightMm === 0 || (off < 0 && above >= 0 && above > -off)) return onEdge(edge, s)
       return { face: SIDE, a: Math.min(heightMm, Math.max(0, -above)), b: s }
     },
     walk(from, right, down) {
@@ -137,7 +101,7 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
           )
       return samples
     },
-    skin: () => skinOf(edges, heightMm),
+    skin: () => prismSkin(shapes, edges, heightMm),
     unroll: (spot) =>
       spot.face === SIDE
         ? { x: fromFront(spot.b), y: spot.a }
@@ -154,25 +118,28 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
     },
     roundMm: round,
     bands: [
-      { zone: 'top', tier: 0, label: topLabel, fromMm: -Math.min(halfX, halfY), toMm: 0 },
-      { zone: 'side', tier: 0, label: sideLabel, fromMm: 0, toMm: heightMm },
+      { zone: 'top', tier: 0, label: topLabel, fromMm: -acrossMm(shapes) / 2, toMm: 0 },
+      ...(heightMm > 0
+        ? [{ zone: 'side' as const, tier: 0, label: sideLabel, fromMm: 0, toMm: heightMm }]
+        : []),
     ],
-    courses: (['top', 'foot'] as const).map(
-      (id): Course => ({
-        id,
-        tier: 0,
-        lengthMm: round,
-        // anticlockwise outlines are gone round the other way
-        at: (mm) => point({ face: SIDE, a: id === 'top' ? 0 : heightMm, b: backMm - mm }),
-      }),
-    ),
+    courses: coursesOf(edges, heightMm),
+    above: loopsOf(edges).map((loop) => loop.map(({ x, y }) => ({ x, y }))),
+    ...ONE_PART,
+    alone: () => chart,
+    beside: (_, x, y, z) => chart.nearest(x, y, z),
+    rimLine: (insideMm) =>
+      contourAt((x, y) => toOutline(x, y).off, { x: halfX, y: halfY }, insideMm).map(({ x, y }) => ({
+        face: TOP,
+        a: x,
+        b: y,
+      })),
     top: { x: halfX, y: halfY },
     reachMm: Math.hypot(halfX, halfY),
     highMm: heightMm,
   }
   const sOfLine = (y: number) => toOutline(0, y).s
   const frontMm = sOfLine(-halfY)
-  const backMm = sOfLine(halfY)
   const fromFront = (s: number) => {
     const turned = s - frontMm
     return turned - round * Math.round(turned / round)
@@ -180,35 +147,39 @@ export function prism({ outline, heightMm, topLabel, sideLabel }: Prism): Chart 
   return chart
 }
 
-/** The top as a fan about its middle, and a wall for every edge. */
-function skinOf(edges: readonly Edge[], heightMm: number): Skin {
-  const positions = [0, 0, heightMm]
-  const normals = [0, 0, 1]
-  const indices: number[] = []
-  for (const { x, y } of edges) {
-    positions.push(x, y, heightMm)
-    normals.push(0, 0, 1)
-  }
-  for (let i = 0; i < edges.length; i++) indices.push(0, 1 + i, 1 + ((i + 1) % edges.length))
-  for (const { x, y, dx, dy, nx, ny, lengthMm } of edges) {
-    const first = positions.length / 3
-    for (const along of [0, lengthMm])
-      for (const z of [0, heightMm]) {
-        positions.push(x + along * dx, y + along * dy, z)
-        normals.push(nx, ny, 0)
-      }
-    indices.push(first, first + 2, first + 3, first, first + 3, first + 1)
-  }
-  return {
-    positions: Float32Array.from(positions),
-    normals: Float32Array.from(normals),
-    indices: Uint32Array.from(indices),
-    tiers: new Uint8Array(positions.length / 3),
-  }
+/** A rim round every edge and hole, a foot round every edge. */
+function coursesOf(edges: readonly PrismEdge[], heightMm: number): Course[] {
+  return loopsOf(edges).flatMap((loop) =>
+    (['top', 'foot'] as const)
+      .filter((id) => id === 'top' || (heightMm > 0 && !loop[0]!.hole))
+      .map((id): Course => {
+        const startMm = loop[0]!.startMm
+        const lengthMm = loop.reduce((sum, e) => sum + e.lengthMm, 0)
+        const back = loop.reduce((p, q) => (q.y > p.y || (q.y === p.y && q.dx < p.dx) ? q : p))
+        return {
+          id,
+          tier: 0,
+          lengthMm,
+          // lines that are gone round against the clock are gone round the other way
+          at: (mm) => {
+            const from = back.startMm + startOf(back) - startMm - mm
+            const s = startMm + (((from % lengthMm) + lengthMm) % lengthMm)
+            const edge = loop.findLast((e) => e.startMm <= s) ?? loop[0]!
+            const along = s - edge.startMm
+            const [x, y] = [edge.x + along * edge.dx, edge.y + along * edge.dy]
+            return leaning(x, y, id === 'top' ? heightMm : 0, edge, id === 'top' ? 0.5 : 1)
+          },
+        }
+      }),
+  )
 }
 
+/** Where on the rearmost bit of an outline a border begins: above the middle where it lies across it, otherwise at its end. */
+const startOf = ({ x, dx, lengthMm }: PrismEdge): number =>
+  Math.abs(dx) > 0.5 ? Math.min(lengthMm, Math.max(0, -x / dx)) : 0
+
 /** A point that faces between up (0) and out over an edge (1); its "outward" is the edge's. */
-function leaning(x: number, y: number, z: number, edge: Edge, share: number): Point {
+function leaning(x: number, y: number, z: number, edge: PrismEdge, share: number): Point {
   const c = Math.cos((share * Math.PI) / 2)
   const s = Math.sin((share * Math.PI) / 2)
   const { nx, ny } = edge
@@ -219,7 +190,7 @@ function leaning(x: number, y: number, z: number, edge: Edge, share: number): Po
  * A point on top. "Outward" there is away from the middle, so that a thing that is moved about on it turns with its place and
  * never jumps.
  */
-function onTop(x: number, y: number, z: number, edge: Edge, share: number): Point {
+function onTop(x: number, y: number, z: number, edge: PrismEdge, share: number): Point {
   const s = share > 0 ? Math.sin((share * Math.PI) / 2) : 0
   const nz = share > 0 ? Math.cos((share * Math.PI) / 2) : 1
   const nx = edge.nx * s

@@ -4,6 +4,7 @@ import {
   type Band,
   type Chart,
   type Course,
+  ONE_PART,
   type Place,
   type Point,
   type Sample,
@@ -11,6 +12,7 @@ import {
   type Spot,
   upright,
 } from './chart.ts'
+import type { Loop } from './outline.ts'
 import { cutAt, nearestOn, type Stretch } from './profile.ts'
 
 /** What a round piece is made of, from the middle of its top outward and down. */
@@ -21,6 +23,8 @@ export interface Outline {
   /** Nothing may stand within the beginning of the outline: something else stands there. */
   walled: boolean
   labelOf(zone: 'top' | 'side', tier: number): string
+  /** Seen too, but nothing is placed there: the wall of a hole. */
+  bare?: readonly Stretch[]
 }
 
 /** Halvings that find a place to less than anybody sees. */
@@ -144,18 +148,41 @@ export function revolution(outline: Outline): Chart {
       return { face: 0, a: Math.min(ends.to, Math.max(ends.from, u)), b: (b * Math.PI) / 180 }
     },
     samples: (stepMm) => samplesOf(total, stepMm, cut, point),
-    skin: () => skinOf(stretches),
+    skin: () => skinOf([...stretches, ...(outline.bare ?? [])]),
     unroll: ({ a, b }) => ({ x: frontAngle(b) * reachMm, y: a }),
     rollUp: (x, y) => ({ face: 0, a: within(y), b: x / reachMm - Math.PI / 2 }),
     roundMm: 2 * Math.PI * reachMm,
     bands: bandsOf(stretches, starts, outline),
     courses: coursesOf(stretches, starts, point),
+    above: [
+      ...coursesOf(stretches, starts, point).flatMap((course) =>
+        course.id === 'top' ? [around(Math.hypot(course.at(0).x, course.at(0).y))] : [],
+      ),
+      ...(outline.bare ?? []).map((wall) => around(cutAt(wall, 0).r).toReversed()),
+    ],
+    ...ONE_PART,
+    alone: () => chart,
+    beside: (_, x, y, z) => chart.nearest(x, y, z),
+    rimLine: (inside) =>
+      Array.from({ length: RIM_POINTS + 1 }, (_, i) => ({
+        face: 0,
+        a: Math.max(0, topRim - inside),
+        b: (2 * Math.PI * i) / RIM_POINTS,
+      })),
     reachMm,
     top: { x: cut(topRim).r, y: cut(topRim).r },
     highMm,
   }
   return chart
 }
+
+const RIM_POINTS = 72
+
+const around = (r: number): Loop =>
+  Array.from({ length: RIM_POINTS }, (_, i) => ({
+    x: r * Math.cos((2 * Math.PI * i) / RIM_POINTS),
+    y: r * Math.sin((2 * Math.PI * i) / RIM_POINTS),
+  }))
 
 /** An angle about the middle counted from the front, -π to π, to the right positive. */
 function frontAngle(v: number): number {

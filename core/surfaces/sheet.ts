@@ -32,17 +32,21 @@ export const sheet: SurfaceDefinition<typeof schema> = {
   topAcrossMm: (s) => Math.min(s.lengthMm, s.widthMm),
   topRiseMm: () => 0,
   edges: (s) => [
-    { id: 'top', tier: 0, label: 'top edge', lengthMm: 2 * (s.lengthMm + s.widthMm) },
-    { id: 'foot', tier: 0, label: 'foot', lengthMm: 2 * (s.lengthMm + s.widthMm) },
+    { id: 'top', tier: 0, label: 'top edge', loopsMm: [2 * (s.lengthMm + s.widthMm)] },
+    { id: 'foot', tier: 0, label: 'foot', loopsMm: [2 * (s.lengthMm + s.widthMm)] },
   ],
   chart: ({ lengthMm, widthMm, heightMm }) => {
     const [x, y] = [lengthMm / 2, widthMm / 2]
     return prism({
-      outline: [
-        { x: -x, y: -y },
-        { x, y: -y },
-        { x, y },
-        { x: -x, y },
+      shapes: [
+        [
+          [
+            { x: -x, y: -y },
+            { x, y: -y },
+            { x, y },
+            { x: -x, y },
+          ],
+        ],
       ],
       heightMm,
       topLabel: 'top',

@@ -7,7 +7,8 @@ export interface Edge {
   /** Of which tier, counted from the lowest; 0 for what has no tiers. */
   tier: number
   label: string
-  lengthMm: number
+  /** Lengths of the closed lines that it consists of: one, but for what has holes or stands in several parts. */
+  loopsMm: readonly number[]
 }
 
 /** What is filled and coated by itself: a whole cookie, each tier of a cake. */

@@ -7,7 +7,7 @@ const area = seenAreaMm2
 const edge = (s: Surface, id: string) =>
   surfaceDefinition(s.kind)
     .edges(s)
-    .find((e) => e.id === id)!.lengthMm
+    .find((e) => e.id === id)!.loopsMm[0]
 
 describe('areas and edges by hand', () => {
   it.each<[string, Surface, number]>([

@@ -5,7 +5,9 @@ import type { Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { middleOf } from '#core/placing/kinds'
 import { arrange, type Ground, type Guest } from '#core/surfaces/arrange'
-import { chartOf } from '#core/surfaces/index'
+import type { Chart } from '#core/surfaces/chart'
+import { chartOf, surfaceDefinition } from '#core/surfaces/index'
+import type { Loop } from '#core/surfaces/outline'
 import { usePictures } from '../workers/planner.ts'
 import type { Picture } from '../workers/planner.worker.ts'
 import { Canvas } from './Canvas.tsx'
@@ -32,17 +34,18 @@ const CAKE = '#d9c7a3'
 export function PiecePicture(props: {
   piece: Piece
   flowers: DrawnFlower[]
-  coatHex: string | null
+  /** By body, from the lowest. */
+  coats: readonly string[]
   workshop: Workshop
   size: number
 }) {
-  const { piece, flowers, coatHex, workshop, size } = props
+  const { piece, flowers, coats, workshop, size } = props
   const outline = useMemo(() => outlineOf(piece.shape), [piece.shape])
   const frame = useMemo(() => ({ x: 0, y: 0, half: outline.outer * 1.08 }), [outline])
   const pictures = usePictures(flowers, workshop)
   const paint = useCallback(
     (ctx: CanvasRenderingContext2D) => {
-      paintSurface(ctx, outline, coatHex ?? CAKE)
+      paintSurface(ctx, outline, coats)
       if (!pictures) return
       const drawn = flowers.map((flower, i) => ({ flower, picture: pictures[i]! }))
       for (const d of drawn) if (d.flower.border) paintBorder(ctx, outline, d.flower, d.picture)
@@ -50,62 +53,75 @@ export function PiecePicture(props: {
       if (layout) paintPlaced(ctx, piece.shape, layout.sites, drawn)
       else paintStanding(ctx, outline, drawn)
     },
-    [outline, coatHex, pictures, flowers, piece.layouts, piece.shape],
+    [outline, coats, pictures, flowers, piece.layouts, piece.shape],
   )
   return <Canvas size={size} label={`${piece.name} from above`} frame={frame} paint={paint} />
 }
 
-/** A piece's top: half its width, what an upper tier covers, and depth over width for a rectangle. */
+/** What a piece looks like from above: its edges, how far it reaches, and the ground flowers could stand on. */
 interface Outline {
+  edges: Path2D
+  /** Tops of further bodies, which lie over the first. */
+  further: { top: Path2D; body: number }[]
   outer: number
-  inner: number
-  depth: number | null
-}
-
-function outlineOf(shape: Piece['shape']): Outline {
-  if (shape.kind === 'sheet') {
-    const long = Math.max(shape.lengthMm, shape.widthMm)
-    return { outer: long / 2, inner: 0, depth: Math.min(shape.lengthMm, shape.widthMm) / long }
-  }
-  if (shape.kind === 'cake') {
-    const above = shape.tiers[1]?.diameterMm ?? shape.coveredMm
-    return { outer: shape.tiers[0]!.diameterMm / 2, inner: above / 2, depth: null }
-  }
-  return { outer: shape.diameterMm / 2, inner: 0, depth: null }
+  grounds: { x: number; y: number; ground: Ground }[]
 }
 
 /** Flowers keep off the edge by this share of the piece. */
 const OFF_EDGE = 0.96
 
-const groundOf = ({ outer, inner, depth }: Outline): Ground =>
-  depth === null
-    ? { kind: 'ring', outerMm: outer * OFF_EDGE, innerMm: inner }
-    : { kind: 'rectangle', halfX: outer * OFF_EDGE, halfY: outer * depth * OFF_EDGE }
+function outlineOf(shape: Piece['shape']): Outline {
+  const chart = chartOf(shape)
+  const edges = new Path2D()
+  for (const loop of chart.above) edges.addPath(pathOf(loop))
+  const further = chart.courses
+    .filter((c) => c.id === 'top' && c.tier > 0)
+    .map((c) => ({
+      top: pathOf(Array.from({ length: POINTS }, (_, i) => c.at((c.lengthMm * i) / POINTS))),
+      body: c.tier,
+    }))
+  const outer = Math.max(...chart.above.flat().map(({ x, y }) => Math.max(Math.abs(x), Math.abs(y))))
+  return { edges, further, outer, grounds: groundsOf(shape, chart) }
+}
 
-function edgePath({ outer, depth }: Outline, inset = 0): Path2D {
+const POINTS = 96
+
+function pathOf(loop: Loop): Path2D {
   const path = new Path2D()
-  const r = outer - inset
-  if (depth === null) path.arc(0, 0, r, 0, 2 * Math.PI)
-  else path.rect(-r, -outer * depth + inset, 2 * r, 2 * (outer * depth - inset))
+  for (const [i, { x, y }] of loop.entries())
+    if (i === 0) path.moveTo(x, y)
+    else path.lineTo(x, y)
+  path.closePath()
   return path
 }
 
-function paintSurface(ctx: CanvasRenderingContext2D, outline: Outline, hex: string): void {
-  const edge = edgePath(outline)
-  ctx.fillStyle = hex
-  ctx.fill(edge)
-  ctx.strokeStyle = shade(hex, -0.3)
-  ctx.lineWidth = outline.outer / 60
-  ctx.stroke(edge)
-  if (outline.inner > 0) {
-    ctx.beginPath()
-    ctx.arc(0, 0, outline.inner, 0, 2 * Math.PI)
-    ctx.fillStyle = shade(hex, -0.08)
-    ctx.fill()
-    ctx.setLineDash([4, 3])
-    ctx.stroke()
-    ctx.setLineDash([])
+/** Half the width of what stands on it, or of its hole, mm. */
+function innerOf(shape: Piece['shape']): number {
+  if (shape.kind === 'cake') return (shape.tiers[1]?.diameterMm ?? shape.coveredMm) / 2
+  return shape.kind === 'ring' ? shape.holeMm / 2 : 0
+}
+
+function groundsOf(shape: Piece['shape'], chart: Chart): Outline['grounds'] {
+  const { x, y } = chart.top
+  if (shape.kind === 'sheet')
+    return [{ x: 0, y: 0, ground: { kind: 'rectangle', halfX: x * OFF_EDGE, halfY: y * OFF_EDGE } }]
+  const across = surfaceDefinition(shape.kind).topAcrossMm(shape)
+  const round = shape.kind === 'cake' || shape.kind === 'ring'
+  const outerMm = (round ? chart.reachMm : across / 2) * OFF_EDGE
+  const ground: Ground = { kind: 'ring', outerMm, innerMm: innerOf(shape) }
+  return chart.parts.map((part) => ({ ...part, ground }))
+}
+
+function paintSurface(ctx: CanvasRenderingContext2D, outline: Outline, coats: readonly string[]): void {
+  const paint = (path: Path2D, hex: string) => {
+    ctx.fillStyle = hex
+    ctx.fill(path)
+    ctx.strokeStyle = shade(hex, -0.3)
+    ctx.lineWidth = outline.outer / 60
+    ctx.stroke(path)
   }
+  paint(outline.edges, coats[0] ?? CAKE)
+  for (const { top, body } of outline.further) paint(top, coats[body] ?? coats[0] ?? CAKE)
 }
 
 function paintBorder(
@@ -119,7 +135,7 @@ function paintBorder(
   ctx.lineWidth = Math.max(1.5, wide * 0.7)
   ctx.lineCap = 'round'
   ctx.setLineDash([0.1, Math.max(2, wide * 0.9)])
-  ctx.stroke(edgePath(outline, wide / 2))
+  ctx.stroke(outline.edges)
   ctx.setLineDash([])
 }
 
@@ -136,7 +152,13 @@ function paintStanding(
       tucked: flower.flower.form === 'leaf' || flower.flower.form === 'vine',
     })),
   )
-  const spots = arrange(guests, groundOf(outline))
+  // one after the other where several stand side by side
+  const spots = outline.grounds.flatMap(({ x, y, ground }, part) =>
+    arrange(
+      guests.filter((_, i) => i % outline.grounds.length === part),
+      ground,
+    ).map((spot) => ({ ...spot, x: spot.x + x, y: spot.y + y })),
+  )
   const byPlaced = new Map(standing.map((d) => [d.flower.placedId, d]))
   // leaves lie beneath the flowers they are tucked under
   for (const tucked of [true, false])

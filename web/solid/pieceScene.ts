@@ -22,7 +22,7 @@ import type { Solid } from '../workers/solid.worker.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
-import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
+import { type PieceBody, pieceBody, spreadMm, underMm } from './pieceBody.ts'
 
 /** One flower, as often as it stands there. */
 export interface Stood {
@@ -61,6 +61,10 @@ export interface PieceScene {
 }
 
 const ELEVATION = 0.5
+/** What lies flat is looked at from higher up, and fills more of the picture. */
+const FLAT = 0.45
+const FLAT_ELEVATION = 0.95
+const FLAT_ROOM = 0.86
 /** Room over a piece for what stands on it, in its half width. */
 const HEADROOM = 0.12
 
@@ -117,10 +121,12 @@ export function createPieceScene(
     if (key === framed) return
     framed = key
     const middle = (high - below) / 2
-    const radius = Math.hypot(reach, (high + below) / 2) * 0.98
+    const flat = high + below < FLAT * reach
+    const elevation = flat ? FLAT_ELEVATION : ELEVATION
+    const radius = Math.hypot(reach, (high + below) / 2) * (flat ? FLAT_ROOM : 0.98)
     const away = radius / Math.sin((camera.fov * Math.PI) / 360)
     controls.target.set(0, 0, middle)
-    camera.position.set(0, -Math.cos(ELEVATION) * away, middle + Math.sin(ELEVATION) * away)
+    camera.position.set(0, -Math.cos(elevation) * away, middle + Math.sin(elevation) * away)
     controls.minDistance = away * 0.3
     controls.maxDistance = away * 2
     controls.update()
@@ -143,12 +149,7 @@ export function createPieceScene(
       })
       surface = made.surface
       piece.add(made.group)
-      const { reachMm, highMm, below } = body
-      frame(
-        Math.max(reachMm, below.kind === 'board' ? below.mm / 2 : 0),
-        highMm + reachMm * HEADROOM,
-        underMm(body),
-      )
+      frame(spreadMm(body), body.highMm + body.reachMm * HEADROOM, underMm(body))
       draw()
     },
     flowers(flowers) {

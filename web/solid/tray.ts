@@ -4,7 +4,7 @@ import type { Solid } from '../workers/solid.worker.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
-import { type PieceBody, pieceBody, underMm } from './pieceBody.ts'
+import { type PieceBody, pieceBody, spreadMm, underMm } from './pieceBody.ts'
 
 /** A flower standing on a piece: which solid, in which colours, and where, as matrices from the piece's own zero. */
 export interface TrayFlower {
@@ -48,7 +48,7 @@ export function createTray(
   const half = { x: 60, y: 60 }
   let high = 0
   for (const { body, x, y, flowers } of pieces) {
-    const wide = body.below.kind === 'board' ? body.below.mm / 2 : body.reachMm
+    const wide = spreadMm(body)
     half.x = Math.max(half.x, Math.abs(x) + wide)
     half.y = Math.max(half.y, Math.abs(y) + wide)
     high = Math.max(high, body.highMm + underMm(body))

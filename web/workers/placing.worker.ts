@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink'
+import { arrangeBouquet } from '#core/bouquet/arrange'
 import { flowerForOrder } from '#core/flowers/forOrder'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import { planView } from '#core/flowers/planView'
@@ -14,6 +15,7 @@ import { coveredShare } from '#core/placing/cover'
 import { type Finding, judge } from '#core/placing/judge'
 import { kindOf } from '#core/placing/kinds'
 import { bodiesOf, groundFor, placed as layOut } from '#core/placing/place'
+import type { BouquetOutline } from '#core/surfaces/bouquet'
 import { chartOf } from '#core/surfaces/index'
 import { formatLength } from '#core/units'
 
@@ -57,6 +59,9 @@ const placing = {
       const of = kindFor(order, piece, placed)
       return of ? [of] : []
     }),
+  /** Where the cupcakes of a bouquet stand. */
+  bouquet: (outline: BouquetOutline, count: number, diameterMm: number) =>
+    arrangeBouquet(outline, count, diameterMm),
   /** A layout placed anew. */
   lay(
     piece: Pick<Piece, 'shape'>,

@@ -1,5 +1,5 @@
 import { pathArea } from '../area.ts'
-import { always, onTop, type School, steps } from './school.ts'
+import { always, type School } from './school.ts'
 
 /** Its middle line runs at this share of the half width, and it is so wide to either side of it. */
 const AT = 0.6
@@ -12,12 +12,14 @@ export const ring: School = {
   hint: 'around the middle, the middle small',
   suits: always,
   fullness: 0.9,
-  area: ({ chart, turn }) =>
-    pathArea(
+  area: ({ chart }) => {
+    const half = Math.min(chart.top.x, chart.top.y)
+    return pathArea(
       chart,
-      steps(0, 2 * Math.PI, 49).map((a) => onTop(chart, AT, turn + a)),
-      () => HALF * Math.min(chart.top.x, chart.top.y),
+      chart.rimLine((1 - AT) * half),
+      () => HALF * half,
       () => 1,
       { overhang: 0.35, balanced: true },
-    ),
+    )
+  },
 }

@@ -1,5 +1,5 @@
 import { pathArea } from '../area.ts'
-import { always, onTop, type School, steps } from './school.ts'
+import { always, type School } from './school.ts'
 
 /** It lies near the rim and leaves the middle free: half its width in the half width of the top. */
 const HALF = 0.2
@@ -12,12 +12,14 @@ export const wreath: School = {
   hint: 'along the rim, the centre free for words',
   suits: always,
   fullness: 0.9,
-  area: ({ chart, turn }) =>
-    pathArea(
+  area: ({ chart }) => {
+    const half = Math.min(chart.top.x, chart.top.y)
+    return pathArea(
       chart,
-      steps(0, 2 * Math.PI, 73).map((a) => onTop(chart, 1 - OFF_RIM - HALF, turn + a)),
-      () => HALF * Math.min(chart.top.x, chart.top.y),
+      chart.rimLine((OFF_RIM + HALF) * half),
+      () => HALF * half,
       () => 1,
       { overhang: 0.45, balanced: true },
-    ),
+    )
+  },
 }

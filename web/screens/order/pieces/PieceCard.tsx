@@ -15,6 +15,7 @@ import { newId } from '../../../parts/newId.ts'
 import { tell } from '../../../parts/notify.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight, Was } from '../../../parts/weight.tsx'
+import { coatsOf } from '../../../solid/bodyOf.ts'
 import { FlowerChooser } from './FlowerChooser.tsx'
 import { FlowerRow } from './FlowerRow.tsx'
 import css from './Pieces.module.css'
@@ -43,7 +44,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
       `${piece.id} ${label}`,
     )
   const drawn = useDrawnFlowers(piece)
-  const hexOf = (id: string) => order.colours.find((c) => c.id === id)?.hex ?? null
+  const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
   const grams = pipedOn(plan, piece.id)
   const gramsBefore = pipedOn(before, piece.id)
 
@@ -70,13 +71,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
   return (
     <section className={css.piece} aria-label={piece.name}>
       <div className={css.picture}>
-        <PiecePicture
-          piece={piece}
-          flowers={drawn}
-          coatHex={piece.coat ? hexOf(piece.coat.colourId) : null}
-          workshop={workshop}
-          size={190}
-        />
+        <PiecePicture piece={piece} flowers={drawn} coats={coats} workshop={workshop} size={190} />
         <p className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</p>
         {grams !== undefined && (
           <p>

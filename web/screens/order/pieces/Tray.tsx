@@ -11,7 +11,7 @@ import { chartOf } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
-import { boardMm, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
+import { boardOf, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { flowerPalette } from '../../../solid/palette.ts'
 import type { TrayFlower, TrayPiece } from '../../../solid/tray.ts'
 import { usePictures } from '../../../workers/planner.ts'
@@ -120,7 +120,7 @@ async function setOut(
   const step = Math.max(0, ...kinds.map((k) => 2 * chartOf(k.piece.shape).reachMm)) * APART
   const rows = Math.ceil(kinds.length / Math.max(1, columns))
   const wide = large.map(
-    ({ piece, chart }) => (boardMm(piece, chart, marginMm) ?? 2 * chart.reachMm) + BEHIND_MM,
+    ({ piece, chart }) => (boardOf(piece, chart, marginMm)?.wideMm ?? 2 * chart.reachMm) + BEHIND_MM,
   )
   const deepest = Math.max(0, ...wide)
   const fromX = -wide.reduce((sum, mm) => sum + mm, 0) / 2
@@ -174,7 +174,7 @@ async function pieceAt(
       }
     }),
   )
-  const body = bodyOf(piece, chart, coatsOf(piece, colours), boardMm(piece, chart, marginMm))
+  const body = bodyOf(piece, chart, coatsOf(piece, colours), boardOf(piece, chart, marginMm))
   return { body, x, y, flowers }
 }
 

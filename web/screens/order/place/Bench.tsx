@@ -13,7 +13,7 @@ import { useLength } from '../../../parts/length.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { tell } from '../../../parts/notify.tsx'
 import { Loading } from '../../../parts/states.tsx'
-import { boardMm, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
+import { boardOf, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { Arrangements } from './Arrangements.tsx'
 import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
@@ -85,7 +85,10 @@ export function Bench({ placing }: { placing: Placing }) {
 
   const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
   const lettered = useLetteredOn(placing.layout, chart, order.colours, workshop)
-  const board = boardMm(piece, chart, workshop.settings.boardMarginMm)
+  const board = useMemo(
+    () => boardOf(piece, chart, workshop.settings.boardMarginMm),
+    [piece, chart, workshop.settings.boardMarginMm],
+  )
   const body = useMemo(() => bodyOf(piece, chart, coats, board), [piece, chart, coats, board])
   const lines = useMemo(
     () =>
@@ -122,7 +125,7 @@ export function Bench({ placing }: { placing: Placing }) {
       {...{ placing, stamps, marked, lettered }}
       view={above}
       label={`${piece.name} from above`}
-      ground={<GroundAbove {...{ chart, coats }} boardMm={board} view={above} borders={lines} />}
+      ground={<GroundAbove {...{ chart, coats, board }} view={above} borders={lines} />}
       putting={putting}
       onPlaced={onPlaced}
     />
@@ -133,10 +136,10 @@ export function Bench({ placing }: { placing: Placing }) {
       <Keyed placing={placing} className={css.pane!} label={`${piece.name} as it will look`}>
         <div className={css.paneHead}>
           <h2>{piece.name}</h2>
-          <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
           <div className={css.headEnd}>
             <Exports {...{ placing, coats, lettered }} borders={lines} />
           </div>
+          <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
         </div>
         <Arrangements placing={placing} />
         <Suspense fallback={<Loading what="the solid" />}>

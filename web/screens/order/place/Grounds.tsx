@@ -1,11 +1,14 @@
 import { Circle, Line, Rect, Text } from 'react-konva'
 import { type BorderUnit, borderUnits } from '#core/placing/borders'
-import type { Chart } from '#core/surfaces/chart'
+import type { Chart, Course } from '#core/surfaces/chart'
+import { signedMm2 } from '#core/surfaces/outline'
 import { shade } from '../../../drawings/shade.ts'
+import type { Board } from '../../../solid/bodyOf.ts'
 import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import { fromAbove, type View } from './views.ts'
 
-const POINTS = 96
+const POINTS = 120
+const BOARD = '#dedbd5'
 
 /** A border of a piece: what it is piped from, and along which edge. */
 export interface BorderLine {
@@ -37,48 +40,63 @@ export function GroundAbove(props: {
   chart: Chart
   view: View
   coats: readonly string[]
-  boardMm: number | null
+  board: Board | null
   borders: readonly BorderLine[]
 }) {
-  const { chart, view, coats, boardMm, borders } = props
-  const ring = (id: 'top' | 'foot', tier: number) => {
-    const course = chart.courses.find((c) => c.id === id && c.tier === tier)
-    if (!course) return null
-    return Array.from({ length: POINTS }, (_, i) => {
+  const { chart, view, coats, board, borders } = props
+  const line = (course: Course) =>
+    Array.from({ length: POINTS }, (_, i) => {
       const { x, y } = fromAbove(view, course.at((course.lengthMm * i) / POINTS))
       return [x, y]
     }).flat()
-  }
   const tiers = [...new Set(chart.courses.map((c) => c.tier))].sort((a, b) => a - b)
+  const holes = chart.above.filter((loop) => signedMm2(loop) < 0)
   return (
     <>
       <Rect name="ground" width={view.widthPx} height={view.heightPx} />
-      {boardMm !== null && (
-        <Circle
+      {board && (
+        <Rect
           name="ground"
-          x={view.widthPx / 2}
-          y={view.heightPx / 2}
-          radius={(boardMm / 2) * view.pxPerMm}
-          fill="#dedbd5"
+          x={(view.widthPx - board.wideMm * view.pxPerMm) / 2}
+          y={(view.heightPx - board.deepMm * view.pxPerMm) / 2}
+          width={board.wideMm * view.pxPerMm}
+          height={board.deepMm * view.pxPerMm}
+          cornerRadius={board.round ? (board.wideMm / 2) * view.pxPerMm : 3}
+          fill={BOARD}
         />
       )}
       {tiers.flatMap((tier) =>
-        (['foot', 'top'] as const).map((id) => {
-          const points = ring(id, tier)
+        (['foot', 'top'] as const).flatMap((id) => {
           const coat = coats[tier] ?? coats[0] ?? '#d9c7a3'
-          return points ? (
-            <Line
-              key={`${tier} ${id}`}
-              name="ground"
-              points={points}
-              closed
-              fill={id === 'top' ? coat : shade(coat, -0.1)}
-              stroke={shade(coat, -0.28)}
-              strokeWidth={1}
-            />
-          ) : null
+          return chart.courses
+            .filter((c) => c.id === id && c.tier === tier)
+            .map((course) => (
+              <Line
+                key={`${tier} ${id} ${course.at(0).x} ${course.at(0).y}`}
+                name="ground"
+                points={line(course)}
+                closed
+                fill={id === 'top' ? coat : shade(coat, -0.1)}
+                stroke={shade(coat, -0.28)}
+                strokeWidth={1}
+              />
+            ))
         }),
       )}
+      {holes.map((hole) => (
+        <Line
+          key={`${hole[0]!.x} ${hole[0]!.y}`}
+          name="ground"
+          points={hole.flatMap((dot) => {
+            const { x, y } = fromAbove(view, dot)
+            return [x, y]
+          })}
+          closed
+          fill={board ? BOARD : '#ffffff'}
+          stroke={shade(BOARD, -0.28)}
+          strokeWidth={1}
+        />
+      ))}
       {borders.flatMap((border) =>
         unitsOf(chart, border).map(({ x, y }) => {
           const at = fromAbove(view, { x, y })

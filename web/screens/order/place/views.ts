@@ -57,9 +57,11 @@ export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): 
 }
 
 function extent(chart: Chart): { x: number; y: number } {
-  const foot = chart.courses.at(-1)
-  if (!foot) return { x: chart.reachMm, y: chart.reachMm }
-  const points = Array.from({ length: 48 }, (_, i) => foot.at((foot.lengthMm * i) / 48))
+  const feet = chart.courses.filter((c) => c.id === 'foot')
+  const points = [
+    ...chart.above.flat(),
+    ...feet.flatMap((foot) => Array.from({ length: 48 }, (_, i) => foot.at((foot.lengthMm * i) / 48))),
+  ]
   return {
     x: Math.max(...points.map((p) => Math.abs(p.x))),
     y: Math.max(...points.map((p) => Math.abs(p.y))),
