@@ -1,5 +1,5 @@
 import type { BouquetOutline } from '../surfaces/bouquet.ts'
-import { edgesOf, nearestEdge } from '../surfaces/edges.ts'
+import { edgeFinder, edgesOf } from '../surfaces/edges.ts'
 import { heartLoop } from '../surfaces/heart.ts'
 import { boxOf, type Cutout, wideAs } from '../surfaces/outline.ts'
 
@@ -36,13 +36,13 @@ const BEYOND = 0.3
 
 function ofShapes(shapes: readonly Cutout[]): Field {
   const unit = wideAs(shapes, 1)
-  const edges = edgesOf(unit)
+  const nearest = edgeFinder(edgesOf(unit))
   const { high } = boxOf(unit.flat(2))
   const [halfX, halfY] = [0.5 + BEYOND, high + BEYOND]
   const [w, h] = [halfX, halfY].map((v) => Math.ceil(2 * v * GRID) + 2) as [number, number]
   const grid = new Float64Array(w * h)
   for (let k = 0; k < h; k++)
-    for (let i = 0; i < w; i++) grid[k * w + i] = nearestEdge(edges, i / GRID - halfX, k / GRID - halfY).off
+    for (let i = 0; i < w; i++) grid[k * w + i] = nearest(i / GRID - halfX, k / GRID - halfY).off
   return {
     halfDeep: high,
     insideOf(x, y) {

@@ -51,7 +51,8 @@ export function wholeArea(
 
 /** Points of a path are so close that nobody sees steps between them, mm. */
 const PATH_STEP_MM = 3
-const FIRST_LOOK = 12
+/** A path is looked through in bits of so many places, most of which can be passed over. */
+const BIT = 12
 
 /**
  * A path along a surface, as wide as it says at each place. Distances are straight through space: on the few mm of a flower's
@@ -65,36 +66,23 @@ export function pathArea(
   more: Partial<Area> = {},
 ): Area {
   const ways = wayAlong(chart, spots, half, want)
-  // from one place of the way to the next nothing changes by more than this
-  const most = Math.max(
-    1e-6,
-    ...ways.slice(1).map((w, i) => apartMm(w, ways[i]!) + Math.abs(w.half - ways[i]!.half)),
-  )
+  const bits = bitsOf(ways)
   const nearest = (at: Where) => {
     let best = ways[0]!
     let inside = Number.NEGATIVE_INFINITY
-    const insideAt = (way: Way) => {
-      const dx = at.x - way.x
-      const dy = at.y - way.y
-      const dz = at.z - way.z
-      return way.half - Math.sqrt(dx * dx + dy * dy + dz * dz)
-    }
-    // a first look here and there, so that most of the way can be passed over
-    for (let i = 0; i < ways.length; i += FIRST_LOOK) {
-      const mm = insideAt(ways[i]!)
-      if (mm > inside) {
-        inside = mm
-        best = ways[i]!
-      }
-    }
-    for (let i = 0; i < ways.length; ) {
-      const way = ways[i]!
-      const mm = insideAt(way)
-      if (mm > inside) {
+    for (const bit of bits) {
+      const [bx, by, bz] = [at.x - bit.x, at.y - bit.y, at.z - bit.z]
+      // nothing of this bit can do better than its widest place on its nearest side
+      if (bit.half + bit.r - Math.sqrt(bx * bx + by * by + bz * bz) <= inside) continue
+      for (const way of bit.ways) {
+        const dx = at.x - way.x
+        const dy = at.y - way.y
+        const dz = at.z - way.z
+        const mm = way.half - Math.sqrt(dx * dx + dy * dy + dz * dz)
+        if (mm <= inside) continue
         inside = mm
         best = way
-        i++
-      } else i += Math.max(1, Math.floor((inside - mm) / most))
+      }
     }
     return { inside, best }
   }
@@ -108,6 +96,23 @@ export function pathArea(
     held: 0,
     ...more,
   }
+}
+
+/** A bit of a path with the ball that holds it. */
+interface Bit extends Where {
+  r: number
+  half: number
+  ways: readonly Way[]
+}
+
+function bitsOf(ways: readonly Way[]): Bit[] {
+  return Array.from({ length: Math.ceil(ways.length / BIT) }, (_, i) => {
+    const own = ways.slice(i * BIT, (i + 1) * BIT)
+    const mean = (of: (w: Way) => number) => own.reduce((sum, w) => sum + of(w), 0) / own.length
+    const middle = { x: mean((w) => w.x), y: mean((w) => w.y), z: mean((w) => w.z) }
+    const r = Math.max(...own.map((w) => Math.hypot(w.x - middle.x, w.y - middle.y, w.z - middle.z)))
+    return { ...middle, r, half: Math.max(...own.map((w) => w.half)), ways: own }
+  })
 }
 
 function wayAlong(

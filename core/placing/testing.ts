@@ -1,3 +1,4 @@
+import { arrangeBouquet } from '../bouquet/arrange.ts'
 import { type Layout, layoutSchema, type Site } from '../model/layout.ts'
 import type { Chart } from '../surfaces/chart.ts'
 import { chartOf, type Surface } from '../surfaces/index.ts'
@@ -61,6 +62,14 @@ export const pieces: readonly Surface[] = [
     coveredMm: 0,
   },
   { kind: 'sheet', lengthMm: 300, widthMm: 200, heightMm: 60 },
+  { kind: 'heart', widthMm: 220, heightMm: 70 },
+  { kind: 'hexagon', diameterMm: 90, heightMm: 0 },
+  { kind: 'ring', diameterMm: 240, holeMm: 80, heightMm: 80 },
+  { kind: 'number', digits: '30', tallMm: 300, barMm: 70, heightMm: 60 },
+  {
+    ...{ kind: 'bouquet', diameterMm: 65, domeMm: 8, standMm: 42, outline: { kind: 'fan' }, vase: null },
+    at: arrangeBouquet({ kind: 'fan' }, 7, 65),
+  },
 ]
 
 export const emptyLayout = (more: Partial<Layout> = {}): Layout =>

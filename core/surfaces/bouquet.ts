@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type ClusterPart, cluster } from './cluster.ts'
 import { cupcake } from './cupcake.ts'
 import { drawnShapesSchema } from './drawn.ts'
-import { edgesOf, nearestEdge } from './edges.ts'
+import { edgeFinder, edgesOf } from './edges.ts'
 import { boxOf, type Cutout, cutoutMm2, type Dot, roundMm } from './outline.ts'
 import { prism } from './prism.ts'
 import type { SurfaceDefinition } from './surface.ts'
@@ -109,7 +109,7 @@ function partsOf(s: Bouquet): ClusterPart[] {
     }),
   )
   if (!vase) return cupcakes
-  const edges = edgesOf([vase.cut])
+  const rim = edgeFinder(edgesOf([vase.cut]))
   const flat = prism({ shapes: [vase.cut], heightMm: 0, topLabel: 'vase', sideLabel: '' })
   const solid = prism({ shapes: [vase.cut], heightMm: vase.heightMm, topLabel: 'vase', sideLabel: '' })
   const lowered = () => {
@@ -122,7 +122,7 @@ function partsOf(s: Bouquet): ClusterPart[] {
       // flowers lie on its top, which is where it is measured from
       ...{ chart: { ...flat, skin: lowered }, x: vase.x - middle.x, y: vase.y - middle.y },
       ...{ z: vase.heightMm, body: 1, tier: 0, label: 'vase' },
-      offMm: (x, y) => -nearestEdge(edges, x, y).off,
+      offMm: (x, y) => -rim(x, y).off,
     },
   ]
 }

@@ -1,7 +1,7 @@
 import { polygonHull } from 'd3-polygon'
 import type { Chart, Course, GapSample, Point, Sample, Skin, Spot } from './chart.ts'
 import { contourAt } from './contour.ts'
-import { edgesOf, nearestEdge, type PrismEdge } from './edges.ts'
+import { edgeFinder, edgesOf } from './edges.ts'
 import type { Dot } from './outline.ts'
 
 /** One thing of several that stand side by side: where its middle is, how high it stands, and what it is called. */
@@ -53,8 +53,8 @@ export function cluster(parts: readonly ClusterPart[]): Chart {
   }
   const point = (spot: Spot) => placed(partOf(spot), parts[partOf(spot)]!.chart.point(own(spot)))
   /** Between the outermost middles of the many: what is beyond them is beside it all, not between. */
-  const among = hullEdges(parts.filter((p) => p.body === 0))
-  const amongAll = (x: number, y: number) => among !== null && nearestEdge(among, x, y).off >= 0
+  const among = hullOf(parts.filter((p) => p.body === 0))
+  const amongAll = (x: number, y: number) => among !== null && among(x, y).off >= 0
   const rims = parts.flatMap((p) => p.chart.above.map((loop) => loop.map((d) => shifted(d, p))))
   const xs = parts.flatMap((p) => [p.x - p.chart.reachMm, p.x + p.chart.reachMm])
   const ys = parts.flatMap((p) => [p.y - p.chart.reachMm, p.y + p.chart.reachMm])
@@ -123,10 +123,8 @@ export function cluster(parts: readonly ClusterPart[]): Chart {
     parts: parts.map(({ x, y }) => ({ x, y })),
     // along whatever stands outermost
     rimLine(insideMm) {
-      const edges = hullEdges(rims.flat())!
-      return contourAt((x, y) => nearestEdge(edges, x, y).off, half, insideMm).map(({ x, y }) =>
-        chart.under(x, y),
-      )
+      const hull = hullOf(rims.flat())!
+      return contourAt((x, y) => hull(x, y).off, half, insideMm).map(({ x, y }) => chart.under(x, y))
     },
     alone(part) {
       const p = parts[part]!
@@ -165,10 +163,10 @@ export function cluster(parts: readonly ClusterPart[]): Chart {
 
 const shifted = ({ x, y }: Dot, by: Dot): Dot => ({ x: x + by.x, y: y + by.y })
 
-/** The edges of the narrowest ground without dents around points; null where they lie in a line. */
-function hullEdges(dots: readonly Dot[]): PrismEdge[] | null {
+/** The narrowest ground without dents around points; null where they lie in a line. */
+function hullOf(dots: readonly Dot[]): ReturnType<typeof edgeFinder> | null {
   const hull = polygonHull(dots.map(({ x, y }): [number, number] => [x, y]))
-  return hull && edgesOf([[hull.map(([x, y]) => ({ x, y }))]])
+  return hull && edgeFinder(edgesOf([[hull.map(([x, y]) => ({ x, y }))]]))
 }
 
 const isGap = (first: number, second: number): boolean =>

@@ -1,6 +1,6 @@
 import { type Chart, type Course, ONE_PART, type Place, type Point, type Sample, type Spot } from './chart.ts'
 import { contourAt } from './contour.ts'
-import { edgesOf, loopsOf, nearestEdge, type PrismEdge } from './edges.ts'
+import { edgeFinder, edgesOf, loopsOf, type PrismEdge } from './edges.ts'
 import { acrossMm, type Cutout, type Dot, roundMm } from './outline.ts'
 import { prismSkin } from './prismSkin.ts'
 
@@ -16,6 +16,9 @@ const TOP = 0
 const SIDE = 1
 /** Icing rounds an edge over so many mm on either side of it: what stands there leans outward. */
 const ROUND_MM = 6
+/** Over so many mm to either side it is felt for where the edge is. */
+const FEEL_MM = 1.5
+const AWAY: Dot = { x: 0, y: 0 }
 
 /** A surface with a flat top of any outline and upright sides. A spot on top is (x, y), on a side (down, along the outline). */
 export function prism({ shapes, heightMm, topLabel, sideLabel }: Prism): Chart {
@@ -26,7 +29,7 @@ export function prism({ shapes, heightMm, topLabel, sideLabel }: Prism): Chart {
   const halfX = Math.max(...points.map((p) => Math.abs(p.x)))
   const halfY = Math.max(...points.map((p) => Math.abs(p.y)))
 
-  const toOutline = (x: number, y: number) => nearestEdge(edges, x, y)
+  const toOutline = edgeFinder(edges)
   const edgeAt = (s: number): PrismEdge => {
     const at = ((s % round) + round) % round
     return edges.findLast((e) => e.startMm <= at) ?? edges[0]!
@@ -35,10 +38,16 @@ export function prism({ shapes, heightMm, topLabel, sideLabel }: Prism): Chart {
     const along = s - edge.startMm
     return { face: TOP, a: edge.x + along * edge.dx, b: edge.y + along * edge.dy }
   }
+  /** Which way the nearest edge lies; between two it turns from one to the other, shorter the more they differ. */
+  const outwardAt = (x: number, y: number): Dot => ({
+    x: (toOutline(x - FEEL_MM, y).off - toOutline(x + FEEL_MM, y).off) / (2 * FEEL_MM),
+    y: (toOutline(x, y - FEEL_MM).off - toOutline(x, y + FEEL_MM).off) / (2 * FEEL_MM),
+  })
   const point = ({ face, a, b }: Spot): Point => {
     if (face === TOP) {
-      const { off, edge } = toOutline(a, b)
-      return onTop(a, b, heightMm, edge, 0.5 * Math.max(0, 1 - Math.max(0, off) / ROUND_MM))
+      const { off } = toOutline(a, b)
+      const share = 0.5 * Math.max(0, 1 - Math.max(0, off) / ROUND_MM)
+      return onTop(a, b, heightMm, share > 0 ? outwardAt(a, b) : AWAY, share)
     }
     const edge = edgeAt(b)
     const along = (((b % round) + round) % round) - edge.startMm
@@ -155,15 +164,14 @@ function coursesOf(edges: readonly PrismEdge[], heightMm: number): Course[] {
       .map((id): Course => {
         const startMm = loop[0]!.startMm
         const lengthMm = loop.reduce((sum, e) => sum + e.lengthMm, 0)
-        const back = loop.reduce((p, q) => (q.y > p.y || (q.y === p.y && q.dx < p.dx) ? q : p))
+        const beginsAt = backOf(loop) - startMm
         return {
           id,
           tier: 0,
           lengthMm,
           // lines that are gone round against the clock are gone round the other way
           at: (mm) => {
-            const from = back.startMm + startOf(back) - startMm - mm
-            const s = startMm + (((from % lengthMm) + lengthMm) % lengthMm)
+            const s = startMm + ((((beginsAt - mm) % lengthMm) + lengthMm) % lengthMm)
             const edge = loop.findLast((e) => e.startMm <= s) ?? loop[0]!
             const along = s - edge.startMm
             const [x, y] = [edge.x + along * edge.dx, edge.y + along * edge.dy]
@@ -174,9 +182,15 @@ function coursesOf(edges: readonly PrismEdge[], heightMm: number): Course[] {
   )
 }
 
-/** Where on the rearmost bit of an outline a border begins: above the middle where it lies across it, otherwise at its end. */
-const startOf = ({ x, dx, lengthMm }: PrismEdge): number =>
-  Math.abs(dx) > 0.5 ? Math.min(lengthMm, Math.max(0, -x / dx)) : 0
+/** Where on a closed line a border begins: behind the middle, or where it is furthest back if it lies beside the middle. */
+function backOf(loop: readonly PrismEdge[]): number {
+  const across = loop.flatMap(({ x, y, dx, dy, lengthMm, startMm }) => {
+    const along = dx === 0 ? Number.NaN : -x / dx
+    return along >= 0 && along <= lengthMm ? [{ s: startMm + along, y: y + along * dy }] : []
+  })
+  const ends = across.length > 0 ? across : loop.map(({ startMm, y }) => ({ s: startMm, y }))
+  return ends.reduce((p, q) => (q.y > p.y ? q : p)).s
+}
 
 /** A point that faces between up (0) and out over an edge (1); its "outward" is the edge's. */
 function leaning(x: number, y: number, z: number, edge: PrismEdge, share: number): Point {
@@ -190,11 +204,13 @@ function leaning(x: number, y: number, z: number, edge: PrismEdge, share: number
  * A point on top. "Outward" there is away from the middle, so that a thing that is moved about on it turns with its place and
  * never jumps.
  */
-function onTop(x: number, y: number, z: number, edge: PrismEdge, share: number): Point {
-  const s = share > 0 ? Math.sin((share * Math.PI) / 2) : 0
-  const nz = share > 0 ? Math.cos((share * Math.PI) / 2) : 1
-  const nx = edge.nx * s
-  const ny = edge.ny * s
+function onTop(x: number, y: number, z: number, outward: Dot, share: number): Point {
+  const long = Math.sqrt(outward.x * outward.x + outward.y * outward.y)
+  const tilt = (Math.min(1, long) * share * Math.PI) / 2
+  const s = long > 1e-9 ? Math.sin(tilt) / long : 0
+  const nz = Math.cos(tilt)
+  const nx = outward.x * s
+  const ny = outward.y * s
   const away = Math.sqrt(x * x + y * y)
   const rx = away > 1e-9 ? x / away : 1
   const ry = away > 1e-9 ? y / away : 0

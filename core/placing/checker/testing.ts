@@ -79,6 +79,20 @@ interface Standing {
 function overEdge(shape: Surface, { x, y, z, nz, r }: Standing): number {
   if (shape.kind === 'cupcake' || shape.kind === 'cookie')
     return Math.hypot(x, y) + r * nz - shape.diameterMm / 2
+  if (shape.kind === 'bouquet') {
+    // all of it about the middle of its box; flowers belong to the nearest
+    const [xs, ys] = [shape.at.map((p) => p.x), shape.at.map((p) => p.y)]
+    const [cx, cy] = [xs, ys].map((v) => (Math.min(...v) + Math.max(...v)) / 2) as [number, number]
+    const off = Math.min(...shape.at.map((p) => Math.hypot(p.x - cx - x, p.y - cy - y)))
+    return off + r * nz - shape.diameterMm / 2
+  }
+  if (shape.kind === 'ring' && nz > 0.9) return shape.holeMm / 2 + r - Math.hypot(x, y)
+  if (shape.kind === 'hexagon' && shape.heightMm === 0) {
+    const to = [30, 90, 150, 210, 270, 330].map(
+      (deg) => x * Math.cos((deg * Math.PI) / 180) + y * Math.sin((deg * Math.PI) / 180),
+    )
+    return Math.max(...to) + r * nz - shape.diameterMm / 2
+  }
   return r * Math.sqrt(1 - Math.min(1, nz) ** 2) - z
 }
 

@@ -32,6 +32,13 @@ export function onTop(chart: Chart, share: number, angle: number): Spot {
 }
 
 export const hasSide = (chart: Chart): boolean => chart.bands.some((b) => b.zone === 'side')
+/** Whether something can stand in the middle of its top, or of each of its parts. */
+export const hasMiddle = (chart: Chart): boolean =>
+  chart.parts.length > 1 || chart.rimMm(chart.under(0, 0)) > LEAST_MIDDLE_MM
+
+/** Nearer to a rim than this is no middle. */
+const LEAST_MIDDLE_MM = 6
+
 export const always = (): boolean => true
 
 /** Even steps from one number to another, both ends in. */

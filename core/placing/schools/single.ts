@@ -1,13 +1,13 @@
 import type { Chart, Spot } from '../../surfaces/chart.ts'
 import { wholeArea } from '../area.ts'
-import { always, onTop, type School } from './school.ts'
+import { hasMiddle, onTop, type School } from './school.ts'
 
 /** One large flower in the middle, with whatever else there is around it. */
 export const single: School = {
   id: 'single',
   label: 'One in the middle',
   hint: 'the largest over the dome, or one to a cupcake, the rest around it',
-  suits: always,
+  suits: hasMiddle,
   fullness: 0.9,
   area: ({ chart }) =>
     wholeArea(chart, (spot) => chart.rimMm(spot), {

@@ -1,5 +1,5 @@
 import { wholeArea } from '../area.ts'
-import { always, onTop, type School, steps } from './school.ts'
+import { hasMiddle, onTop, type School, steps } from './school.ts'
 
 /** Three of about the largest touch when their middles are so far from where they meet, in their radius. */
 const MEETING = 2 / Math.sqrt(3)
@@ -11,7 +11,7 @@ export const three: School = {
   id: 'three',
   label: 'Cluster of three',
   hint: 'three large ones that meet, small ones between',
-  suits: always,
+  suits: hasMiddle,
   fullness: 0.85,
   area: ({ chart, turn, largestMm }) => {
     const out = largestMm * MEETING
