@@ -262,7 +262,8 @@ describe('a border', () => {
         )
         expect(Math.abs(units[0]!.x)).toBeLessThan(0.01)
         expect(units[0]!.y).toBeGreaterThan(0)
-        expect(units[1]!.x).toBeGreaterThan(0)
+        // within the notch of a heart the first few stand close
+        expect(units[4]!.x).toBeGreaterThan(0)
         expect(Math.cos(units[0]!.angle)).toBeGreaterThan(0.9)
       }
     }
