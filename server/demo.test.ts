@@ -9,7 +9,7 @@ it('loads the demo bakery once, with every order still to come', async () => {
   const today = new Date('2027-03-10T12:00:00Z')
   expect(await loadDemo(server.orm, folder, today)).toBe(true)
   const orders = (await server.api.get('/api/orders')).body.orders as { id: string; collectAt: string }[]
-  expect(orders).toHaveLength(3)
+  expect(orders).toHaveLength(4)
   for (const { collectAt } of orders) expect(collectAt > '2027-03-10').toBe(true)
   // Saturday stays Saturday
   expect(new Date(`${orders.find((o) => o.id === 'observatory')!.collectAt}Z`).getUTCDay()).toBe(6)

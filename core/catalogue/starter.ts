@@ -3,6 +3,7 @@ import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 import { catalogueDyes } from './dyes.ts'
 import { catalogueFlowers } from './flowers/index.ts'
 import { catalogueIcings } from './icings.ts'
+import { starterSetOns } from './setOns.ts'
 import { catalogueTips } from './tips.ts'
 
 /** What a bakery starts from before it has entered anything of its own. */
@@ -42,6 +43,9 @@ export const starterSettings: Settings = {
   hangMostGrams: 6,
   boardMarginMm: 50,
   lidClearMm: 20,
+  liftSeconds: 12,
+  setOnSeconds: 6,
+  setOns: [...starterSetOns],
   pantry: {},
   couplersStandard: 6,
   couplersLarge: 2,

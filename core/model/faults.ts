@@ -41,6 +41,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   const icings = new Set(workshop.icings.map((i) => i.id))
   const tips = new Map(workshop.tips.map((t) => [t.id, t]))
   const colours = new Set(order.colours.map((c) => c.id))
+  const things = new Set(order.setOns.map((t) => t.id))
   const ofFlower = new Map<string, Fault[]>()
   const say = (path: Fault['path'], message: string) => faults.push({ path, message })
 
@@ -56,6 +57,9 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
   wantIcing(['icingKindId'], order.icingKindId)
   repeated(order.colours).forEach((i) => {
     say(['colours', i, 'id'], `Two colours have the id "${order.colours[i]!.id}". Give one another id.`)
+  })
+  repeated(order.setOns).forEach((i) => {
+    say(['setOns', i, 'id'], `Two things have the id "${order.setOns[i]!.id}". Give one another id.`)
   })
   repeated(order.pieces).forEach((i) => {
     say(['pieces', i, 'id'], `Two pieces have the id "${order.pieces[i]!.id}". Give one another id.`)
@@ -94,7 +98,24 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         'Two flowers of this piece have the same id. Give one another id.',
       )
     })
-    const standing = new Set(piece.flowers.filter((f) => f.placement.kind === 'each').map((f) => f.id))
+    piece.setOns.forEach((placed, i) => {
+      if (!things.has(placed.setOnId))
+        say(
+          ['pieces', p, 'setOns', i, 'setOnId'],
+          `The order has no thing "${placed.setOnId}" to put on. Add it, or take it off ${piece.name}.`,
+        )
+    })
+    repeated([...piece.flowers, ...piece.setOns]).forEach((i) => {
+      if (i >= piece.flowers.length)
+        say(
+          ['pieces', p, 'setOns', i - piece.flowers.length, 'id'],
+          'Two things on this piece have the same id. Give one another id.',
+        )
+    })
+    const standing = new Set([
+      ...piece.flowers.filter((f) => f.placement.kind === 'each').map((f) => f.id),
+      ...piece.setOns.map((s) => s.id),
+    ])
     piece.layouts.forEach(({ sites, words }, l) => {
       words.forEach((word, i) => {
         const there = ['pieces', p, 'layouts', l, 'words', i]

@@ -79,7 +79,7 @@ function withoutUnused(piece: Piece): Piece {
   }
 }
 
-/** A flower taken off a piece, and with it every place where it stands. */
+/** A flower, or something else that is put on, taken off a piece, and with it every place where it stands. */
 export function takeOff(order: Order, pieceId: string, placedId: string): Order {
   return {
     ...order,
@@ -88,6 +88,7 @@ export function takeOff(order: Order, pieceId: string, placedId: string): Order 
         ? {
             ...piece,
             flowers: piece.flowers.filter((f) => f.id !== placedId),
+            setOns: piece.setOns.filter((s) => s.id !== placedId),
             layouts: piece.layouts.map((layout) => ({
               ...layout,
               sites: withoutSites(layout.sites, (s) => s.placedId === placedId),

@@ -4,6 +4,7 @@ import { surfaceSchema } from '../surfaces/index.ts'
 import { layerSchema } from './flower.ts'
 import { joinTiers } from './joinTiers.ts'
 import { layoutSchema, MOST_LAYOUTS } from './layout.ts'
+import { placedSetOnSchema, setOnSchema } from './setOn.ts'
 
 /** A colour of the order, before anybody knows how to mix it. */
 export const orderColourSchema = z.object({
@@ -128,6 +129,8 @@ export const pieceSchema = z.object({
   ...spreadShape,
   ownTiers: z.array(ownTierSchema).max(20).default([]),
   flowers: z.array(placedFlowerSchema).max(80, 'At most 80 different flowers on a piece.').default([]),
+  /** What is put on it that is not piped. */
+  setOns: z.array(placedSetOnSchema).max(40, 'At most 40 different things on a piece.').default([]),
   /** Where the flowers stand: none while only their number is said; several where like pieces are not arranged alike. */
   layouts: z
     .array(layoutSchema)
@@ -216,6 +219,8 @@ export const orderFields = z.object({
   bagPins: z.array(bagPinSchema).max(200).default([]),
   arrangement: arrangementChoiceSchema.nullable().default(null),
   colours: z.array(orderColourSchema).max(60).default([]),
+  /** Everything that is put on some piece and not piped. */
+  setOns: z.array(setOnSchema).max(60, 'At most 60 different things.').default([]),
   pieces: z.array(pieceSchema).max(200).default([]),
 })
 

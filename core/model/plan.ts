@@ -3,7 +3,7 @@ import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from '../common.
 import { settingSchema } from './flower.ts'
 
 /** Version of the plan's format; a change that old readers would misread raises it. */
-export const planVersion = 3
+export const planVersion = 4
 
 const grams = z.number().min(0)
 
@@ -121,7 +121,7 @@ export const baseSchema = z.object({
 export type Base = z.infer<typeof baseSchema>
 
 export const supplySchema = z.object({
-  kind: z.enum(['tip', 'coupler', 'bag', 'nail', 'square', 'ingredient']),
+  kind: z.enum(['tip', 'coupler', 'bag', 'nail', 'square', 'ingredient', 'setOn', 'board', 'support', 'box']),
   id: z.string(),
   name: z.string(),
   needed: z.number(),
@@ -222,24 +222,54 @@ export const planSchema = z.object({
       coats: z.number(),
       piping: z.number().describe('Spares and practice included'),
       nails: z.number().describe('Squares, lifting and placing'),
+      setOns: z.number().describe('What is put on and not piped'),
     })
     .describe('Minutes of hands by what they go into; they sum to handsOnMinutes'),
   reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
+  setOns: z
+    .array(
+      z.object({
+        pieceId: idSchema,
+        placedId: idSchema,
+        setOnId: idSchema,
+        amount: z.number().describe('On all pieces of the kind: so many, or so many grams of what is strewn'),
+        when: z.enum(['wet', 'last']),
+        minutes: z.number(),
+      }),
+    )
+    .describe('What is put on and not piped'),
   cakes: z.array(cakeSchema),
+  boards: z
+    .array(
+      z.object({
+        pieceId: idSchema,
+        count: z.number().int(),
+        wideMm: z.number(),
+        deepMm: z.number(),
+        thickMm: z.number(),
+        boxHighMm: z.number().describe('Inside'),
+        cutFrom: z
+          .object({ wideMm: z.number(), deepMm: z.number() })
+          .nullable()
+          .describe('The least cake that a vase is cut from'),
+      }),
+    )
+    .describe('What else stands on a board: bouquets, sheets, cut-out cakes'),
   bags: z.array(bagSchema),
   sequence: z
     .array(
       z.object({
         kind: z
-          .enum(['spread', 'chill', 'dry', 'pipe', 'work', 'lift'])
+          .enum(['spread', 'chill', 'dry', 'pipe', 'work', 'lift', 'setOn'])
           .describe(
-            'With a spatula, into the cold or left to dry, from bags, with tools once it has crusted or dried, or from nails onto the piece',
+            'With a spatula, into the cold or left to dry, from bags, with tools once it has crusted or dried, from nails onto the piece, or put on without piping',
           ),
         pieceIds: z.array(idSchema),
         useIds: z.array(z.string()),
         bagNumbers: z.array(z.number().int()).describe('In the order in which they are taken up'),
         repeats: z.number().int().describe('Times the whole is gone through: flowers on nails'),
         colourId: z.string().nullable().describe('Colour in the bowl meanwhile, in a chain of colours'),
+        setOnIds: z.array(z.string()).describe('Things that are put on, as they are placed on the piece'),
       }),
     )
     .describe('The order of work'),
@@ -255,4 +285,4 @@ export const planSchema = z.object({
 })
 export type Plan = z.infer<typeof planSchema>
 /** A plan without what it advises: all that its figures are. */
-export type PlanFigures = Omit<Plan, 'advice' | 'cakes'>
+export type PlanFigures = Omit<Plan, 'advice' | 'cakes' | 'boards'>

@@ -3,6 +3,7 @@ import { idSchema, nameSchema } from '../common.ts'
 import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'
+import { setOnSchema } from './setOn.ts'
 import { ownedTipSchema } from './tip.ts'
 
 /** A size of piping bag. */
@@ -73,6 +74,11 @@ export const settingsSchema = z.object({
   /** What may hang on a side: how hard a flower may pull there, Pa, and how heavy it may be, g. */
   hangMostPa: z.number().min(1).max(10000).default(400),
   hangMostGrams: z.number().min(0.1).max(100).default(6),
+  /** Seconds to lift a flower from its square onto a piece, and to put on one thing that is not piped. */
+  liftSeconds: z.number().min(1).max(600).default(12),
+  setOnSeconds: z.number().min(0.5).max(600).default(6),
+  /** Things to put on that orders choose from. */
+  setOns: z.array(setOnSchema).max(200, 'At most 200 things to put on.').default([]),
   /** Ingredients on hand by name, g. */
   pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),

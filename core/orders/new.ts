@@ -20,6 +20,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     bagPins: [],
     arrangement: null,
     colours: [],
+    setOns: [],
     pieces: [],
   }
 }
@@ -51,7 +52,7 @@ const starts: Record<SurfaceKind, () => Omit<Piece, 'id'>> = {
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
   const spreads = { crumbCoat: null, coat: null, filling: null, ownTiers: [] }
-  return { name, count, shape, icingKindId: null, ...spreads, flowers: [], layouts: [] }
+  return { name, count, shape, icingKindId: null, ...spreads, flowers: [], setOns: [], layouts: [] }
 }
 
 /** A new, bare piece of a kind. */
@@ -61,12 +62,13 @@ export function newPiece(id: string, kind: SurfaceKind): Piece {
 
 /** A copy of a piece under a new name, its flowers and their places with new ids. */
 export function duplicatePiece(piece: Piece, newId: () => string): Piece {
-  const ids = new Map(piece.flowers.map((f) => [f.id, newId()]))
+  const ids = new Map([...piece.flowers, ...piece.setOns].map((f) => [f.id, newId()]))
   return {
     ...piece,
     id: newId(),
     name: `${piece.name} (copy)`.slice(0, 80),
     flowers: piece.flowers.map((f) => ({ ...f, id: ids.get(f.id)! })),
+    setOns: piece.setOns.map((s) => ({ ...s, id: ids.get(s.id)! })),
     layouts: piece.layouts.map((layout) => ({
       ...layout,
       id: newId(),

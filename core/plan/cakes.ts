@@ -1,3 +1,4 @@
+import { setOnsOn } from '../model/arrangements.ts'
 import type { Piece } from '../model/order.ts'
 import type { Cake, Use } from '../model/plan.ts'
 import { spreadsOn } from '../model/spreads.ts'
@@ -6,6 +7,7 @@ import type { Surface } from '../surfaces/index.ts'
 import { surfaceDefinition } from '../surfaces/index.ts'
 import type { FittedPlacement } from './demand.ts'
 import type { Lookup } from './lookup.ts'
+import { setOnGrams } from './setOns.ts'
 
 /** Boards come in these thicknesses: each carries tiers up to so wide and so heavy. */
 const BOARDS = [
@@ -43,7 +45,7 @@ function cakeOf(
 ): Cake {
   const { settings } = at.workshop
   const { tiers } = piece.shape
-  const grams = tierGrams(piece, uses, settings)
+  const grams = tierGrams(at, piece, uses)
   const lowest = tiers[0]!
   const topCoatMm = spreadsOn(piece, tiers.length - 1).coat?.thicknessMm ?? 0
   const boardMm = lowest.diameterMm + 2 * settings.boardMarginMm
@@ -80,16 +82,23 @@ function cakeOf(
  * The tiers as they are finished, g: the cake itself by its volume, what is spread on each, borders where they run, and the
  * rest of what is piped where it stands, or shared out by what is seen of each tier.
  */
-function tierGrams(piece: CakePiece, uses: readonly Use[], settings: Settings): number[] {
+function tierGrams({ order, workshop }: Lookup, piece: CakePiece, uses: readonly Use[]): number[] {
   const bodies = surfaceDefinition('cake').bodies(piece.shape)
   const seen = bodies.reduce((sum, b) => sum + b.seenMm2, 0)
   const grams = piece.shape.tiers.map(
     ({ diameterMm, heightMm }) =>
-      ((Math.PI * diameterMm ** 2) / 4) * heightMm * (settings.cakeDensity / 1000),
+      ((Math.PI * diameterMm ** 2) / 4) * heightMm * (workshop.settings.cakeDensity / 1000),
   )
   for (const use of uses.filter((u) => u.pieceId === piece.id)) {
     const each = use.parts.reduce((sum, p) => sum + p.piped, 0) / piece.count
     const shares = tierShares(piece, use) ?? bodies.map((body) => body.seenMm2 / seen)
+    for (const [i, share] of shares.entries()) grams[i]! += each * share
+  }
+  for (const placed of piece.setOns) {
+    const thing = order.setOns.find((t) => t.id === placed.setOnId)
+    if (!thing) continue
+    const each = setOnGrams(thing, setOnsOn(piece, placed) / piece.count)
+    const shares = siteShares(piece, placed.id) ?? bodies.map((body) => body.seenMm2 / seen)
     for (const [i, share] of shares.entries()) grams[i]! += each * share
   }
   return grams
@@ -101,7 +110,12 @@ function tierShares(piece: CakePiece, use: Use): number[] | null {
   if (use.form === 'coat') return only(Number(use.id.slice(piece.id.length + 1).split('.')[1] ?? 0))
   const placement = piece.flowers.find((f) => f.id === use.placedId)?.placement
   if (placement?.kind === 'border') return only(placement.tier)
-  const sites = piece.layouts.flatMap((l) => l.sites).filter((s) => s.placedId === use.placedId)
+  return siteShares(piece, use.placedId)
+}
+
+/** Shares of what has places by tier; null for what has none. */
+function siteShares(piece: CakePiece, placedId: string | null): number[] | null {
+  const sites = piece.layouts.flatMap((l) => l.sites).filter((s) => s.placedId === placedId)
   if (sites.length === 0) return null
   const top = piece.shape.tiers.length - 1
   return piece.shape.tiers.map(

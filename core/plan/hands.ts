@@ -9,9 +9,8 @@ const BOWL_MINUTES = 5
 const TINTED_ON_SAVES = 2
 /** Minutes of hands for one make of base: weighing in, scraping down, emptying; the mixer runs by itself. */
 const MAKE_MINUTES = 8
-/** Minutes to stick a square on a nail and take it off again, for every flower; and to lift one and set it down. */
+/** Minutes to stick a square on a nail and take it off again, for every flower. */
 const NAIL_MINUTES = 0.15
-const LIFT_MINUTES = 0.2
 
 /** Minutes of hands of a whole order, by what they go into. */
 export function hands(
@@ -20,6 +19,7 @@ export function hands(
   bags: readonly Bag[],
   bowls: readonly Batch[],
   bases: readonly Base[],
+  setOns: Plan['setOns'],
 ): Plan['hands'] {
   const { bagMinutes, refillMinutes, couplerMinutes, changeMinutes, washMinutes, keptBagMinutes } = settings
   const sum = <T>(list: readonly T[], of: (item: T) => number) => list.reduce((all, one) => all + of(one), 0)
@@ -34,7 +34,8 @@ export function hands(
     changes: sum(bags, (b) => b.changes * changeMinutes + b.washes * washMinutes),
     coats: sum(uses, (u) => (u.form === 'coat' ? pipingMinutes(u) : 0)),
     piping: sum(uses, (u) => (u.form === 'coat' ? 0 : pipingMinutes(u))),
-    nails: nailMinutes(uses),
+    nails: nailMinutes(uses, settings),
+    setOns: sum(setOns, (s) => s.minutes),
   }
 }
 
@@ -48,12 +49,12 @@ const AGAIN_MINUTES = 0.1
  * Minutes for squares, taken up again for every layer that waited, and for lifting what is wanted onto the pieces; spares
  * and practice stay where they are.
  */
-export function nailMinutes(uses: readonly Use[]): number {
+export function nailMinutes(uses: readonly Use[], { liftSeconds }: Settings): number {
   const again = uses.reduce((sum, u) => sum + (u.waited ? flowersPiped(u) * AGAIN_MINUTES : 0), 0)
   const flowers = new Map<string, Use>()
   for (const use of uses) if (use.setting === 'nail') flowers.set(`${use.pieceId}.${use.placedId}`, use)
   return [...flowers.values()].reduce(
-    (sum, use) => sum + flowersPiped(use) * NAIL_MINUTES + use.flowers * LIFT_MINUTES,
+    (sum, use) => sum + flowersPiped(use) * NAIL_MINUTES + (use.flowers * liftSeconds) / 60,
     again,
   )
 }

@@ -15,13 +15,16 @@ import { advice } from './advice/index.ts'
 import { bags } from './bags.ts'
 import { base } from './base.ts'
 import { batches } from './batches.ts'
+import { boardSupplies, boards } from './boards.ts'
 import { cakes } from './cakes.ts'
 import { demand } from './demand.ts'
 import { hands } from './hands.ts'
 import { sizeFaults } from './limits.ts'
 import { type Lookup, lookUp } from './lookup.ts'
 import { reserve, safetyLevels } from './reserve.ts'
+import { setOns } from './setOns.ts'
 import { supplies } from './supplies.ts'
+import { withSetOns } from './work/setOns.ts'
 
 /** Raised when an order points at things that are not there; every fault carries its path. */
 export class UnplannableOrderError extends Error {
@@ -38,10 +41,16 @@ export class UnplannableOrderError extends Error {
 export function planOrder(order: Order, workshop: Workshop): Plan {
   const { figures, planned } = worked(order, workshop)
   const { at, placements, uses } = planned
-  return { ...figures, cakes: cakes(at, placements, uses), advice: advice(planned) }
+  const standing = { cakes: cakes(at, placements, uses), boards: boards(at, placements) }
+  return {
+    ...figures,
+    ...standing,
+    supplies: [...figures.supplies, ...boardSupplies(at, standing.cakes, standing.boards)],
+    advice: advice(planned),
+  }
 }
 
-/** The same without advice and cakes, for whoever compares one plan with another: both look at flowers' piles. */
+/** The same without advice, cakes and boards, for whoever compares one plan with another: all look at flowers' piles. */
 export const planFigures = (order: Order, workshop: Workshop): PlanFigures => worked(order, workshop).figures
 
 function worked(order: Order, workshop: Workshop): { figures: PlanFigures; planned: Planned } {
@@ -50,11 +59,13 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
   const at = lookUp(order, workshop)
   const { placements, uses: wanted } = demand(at)
   const uses = reserve(at, wanted)
+  const things = setOns(at)
   const { bags: filled, sequence, conflicts } = bags(at, uses)
   const bowls = batches(at, uses, filled)
   const made = base(at, bowls)
-  const minutes = hands(workshop.settings, uses, filled, bowls, [made.base, ...made.otherBases])
-  const needed = supplies(at, uses, filled, bowls, [made.base, ...made.otherBases])
+  const allBases = [made.base, ...made.otherBases]
+  const minutes = hands(workshop.settings, uses, filled, bowls, allBases, things)
+  const needed = supplies(at, uses, filled, bowls, allBases, things)
   const figures: PlanFigures = {
     schemaVersion: planVersion,
     orderId: order.id,
@@ -68,8 +79,9 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
       margin: sumParts(uses, 'margin'),
       chanceShort: safetyLevels[order.safety].chanceShort,
     },
+    setOns: things,
     bags: filled,
-    sequence,
+    sequence: withSetOns(sequence, things),
     conflicts,
     batches: bowls,
     ...made,
@@ -82,7 +94,17 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
     },
     supplies: needed,
   }
-  const planned = { at, placements, uses, bags: filled, conflicts, batches: bowls, ...made, supplies: needed }
+  const planned = {
+    at,
+    placements,
+    uses,
+    bags: filled,
+    conflicts,
+    batches: bowls,
+    ...made,
+    supplies: needed,
+    setOns: things,
+  }
   return { figures, planned }
 }
 

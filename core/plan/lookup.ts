@@ -3,6 +3,7 @@ import type { Flower } from '../model/flower.ts'
 import type { IcingKind } from '../model/icing.ts'
 import { newColour } from '../model/newColour.ts'
 import type { Order, OrderColour } from '../model/order.ts'
+import type { SetOn } from '../model/setOn.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { formatLength, formatWeight } from '../units.ts'
@@ -15,6 +16,7 @@ export interface Lookup {
   tip(id: string): OwnedTip
   icing(id: string): IcingKind
   colour(id: string): OrderColour
+  setOn(id: string): SetOn
   /** A flower fitted to a size, each fitting worked out once. */
   fit: ReturnType<typeof rememberingFitter>
   /** A weight in the bakery's units. */
@@ -45,6 +47,7 @@ export function lookUp(order: Order, workshop: Workshop): Lookup {
     flower,
     tip: finder('tip', workshop.tips),
     icing: finder('icing kind', workshop.icings),
+    setOn: finder('thing to put on', order.setOns),
     colour(id) {
       const known = colours.get(id)
       if (known) return known

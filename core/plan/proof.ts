@@ -37,6 +37,8 @@ export function allergenProof(order: Order, plan: PlanFigures, workshop: Worksho
   const looked = icings.flatMap((icing) =>
     icing.ingredients.map((ingredient) => ({ ...ingredient, label: `${ingredient.name} (${icing.name})` })),
   )
+  const put = new Set(plan.setOns.map((s) => s.setOnId))
+  const things = order.setOns.filter((t) => put.has(t.id))
   const dyes = workshop.dyes.filter((d) => d.owned).map((d) => d.name.toLowerCase())
   return order.avoid.map((allergen) => {
     const has = looked.filter((i) => i.allergens.includes(allergen))
@@ -46,7 +48,10 @@ export function allergenProof(order: Order, plan: PlanFigures, workshop: Worksho
     return {
       allergen,
       words: allergenWords[allergen],
-      contains: has.map((i) => i.label),
+      contains: [
+        ...has.map((i) => i.label),
+        ...things.filter((t) => t.allergens.includes(allergen)).map((t) => t.name),
+      ],
       doubtful: doubted.map((i) => i.label),
       without: rest.filter((i) => !doubted.includes(i)).map((i) => i.label),
       unknown: [
@@ -54,6 +59,10 @@ export function allergenProof(order: Order, plan: PlanFigures, workshop: Worksho
         ...(order.pieces.length > 0
           ? [`what is under the icing: ${order.pieces.map((p) => p.name).join(', ')}`]
           : []),
+        // what nobody has ticked for a bought thing says nothing about it
+        ...things
+          .filter((t) => !t.allergens.includes(allergen))
+          .map((t) => `the label of ${t.name}${t.labelWords ? ` (“${t.labelWords}”)` : ''}`),
         'what else was made with the same bowls, bags and tips',
       ],
     }

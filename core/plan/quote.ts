@@ -17,25 +17,35 @@ export interface PieceQuote {
 
 /**
  * Ingredients and hands for each piece. Piping, coats, nails and lifting are the piece's own; hands that cannot be told
- * apart by piece (base, bowls, bags) are shared out by its own minutes, ingredients by the icing it wears. The pieces
+ * apart by piece (base, bowls, bags) are shared out by its own minutes, ingredients by the icing it wears; what is put on
+ * costs what it costs. The pieces
  * sum to the order.
  */
 export function quote(order: Order, plan: PlanFigures, settings: Settings): PieceQuote[] {
   const { pipedGrams, cost, handsOnMinutes } = plan.totals
-  const ownMinutes = (uses: readonly Use[]) =>
-    uses.reduce((sum, u) => sum + pipingMinutes(u), 0) + nailMinutes(uses)
-  const all = ownMinutes(plan.uses)
+  const thingCost = (pieceId: string) =>
+    plan.setOns
+      .filter((s) => s.pieceId === pieceId)
+      .reduce((sum, s) => sum + s.amount * (order.setOns.find((t) => t.id === s.setOnId)?.cost ?? 0), 0)
+  const things = order.pieces.reduce((sum, p) => sum + thingCost(p.id), 0)
+  const ownMinutes = (uses: readonly Use[], setOns: PlanFigures['setOns']) =>
+    uses.reduce((sum, u) => sum + pipingMinutes(u), 0) +
+    nailMinutes(uses, settings) +
+    setOns.reduce((sum, s) => sum + s.minutes, 0)
+  const all = ownMinutes(plan.uses, plan.setOns)
   return order.pieces.map((piece) => {
     const own = plan.uses.filter((u) => u.pieceId === piece.id)
+    const put = plan.setOns.filter((s) => s.pieceId === piece.id)
     const grams = own.reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
-    const minutes = all > 0 ? (ownMinutes(own) / all) * handsOnMinutes : 0
+    const minutes = all > 0 ? (ownMinutes(own, put) / all) * handsOnMinutes : 0
     return {
       pieceId: piece.id,
       name: piece.name,
       count: piece.count,
       gramsEach: grams / piece.count,
       minutesEach: minutes / piece.count,
-      ingredientsEach: pipedGrams > 0 ? ((grams / pipedGrams) * cost) / piece.count : 0,
+      ingredientsEach:
+        ((pipedGrams > 0 ? (grams / pipedGrams) * (cost - things) : 0) + thingCost(piece.id)) / piece.count,
       labourEach: ((minutes / 60) * settings.hourlyRate) / piece.count,
     }
   })

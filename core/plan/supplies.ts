@@ -1,7 +1,8 @@
-import type { Bag, Base, Batch, Supply, Use } from '../model/plan.ts'
+import type { Bag, Base, Batch, Plan, Supply, Use } from '../model/plan.ts'
 import { describeOpening } from '../tips/index.ts'
 import type { Lookup } from './lookup.ts'
 import { flowersPiped } from './piped.ts'
+import { setOnSupplies } from './setOns.ts'
 
 /** What must be on hand, what the drawer lacks, and what the ingredients cost. */
 export function supplies(
@@ -10,6 +11,7 @@ export function supplies(
   bags: readonly Bag[],
   batches: readonly Batch[],
   bases: readonly Base[],
+  things: Plan['setOns'],
 ): Supply[] {
   return [
     ...tipSupplies(at, bags),
@@ -18,6 +20,7 @@ export function supplies(
     ...nailSupplies(at, uses),
     ...ingredientSupplies(at, bases),
     ...liquidSupply(batches),
+    ...setOnSupplies(at, things),
   ]
 }
 

@@ -92,6 +92,7 @@ describe('the size of an order', () => {
         coat: null,
         filling: null,
         ownTiers: [],
+        setOns: [],
         layouts: [],
         flowers: Array.from({ length: Math.min(40, flowers - 40 * p) }, (_, i) => placed(i)),
       })),

@@ -83,7 +83,7 @@ describe('two servers on one state folder', () => {
     expect(await isHealthy(second)).toBe(true)
     const taken = await start({ KANTEN_STATE: stateFolder(), PORT: String(second.port) })
     expect((await taken.ended).said).toMatch(/\nPort \d+ is in use[^\n]*\n$/)
-    expect((await (await fetch(`http://127.0.0.1:${second.port}/api/orders`)).json()).total).toBe(3)
+    expect((await (await fetch(`http://127.0.0.1:${second.port}/api/orders`)).json()).total).toBe(4)
     // one that is killed cannot say that it left: whoever comes next takes the database down with it
     second.child.kill('SIGKILL')
     await second.ended
@@ -141,7 +141,7 @@ describe('an empty database', () => {
     expect(loaded.filter(Boolean)).toHaveLength(1)
     const client = new Client({ connectionString: url })
     await client.connect()
-    expect((await client.query('select count(*)::int as n from orders')).rows[0].n).toBe(3)
+    expect((await client.query('select count(*)::int as n from orders')).rows[0].n).toBe(4)
     await client.end()
   })
 })

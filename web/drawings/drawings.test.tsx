@@ -149,7 +149,7 @@ describe('a bag hanging', () => {
 
 describe('where the icing goes', () => {
   const order = demoOrder('observatory')
-  const plan = { ...planFigures(order, demoWorkshop()), advice: [], cakes: [] }
+  const plan = { ...planFigures(order, demoWorkshop()), advice: [], cakes: [], boards: [] }
   const drawn = () =>
     render(<FlowDiagram plan={plan} pieces={order.pieces} weight={(grams) => `${grams.toFixed(3)} g`} />)
       .container

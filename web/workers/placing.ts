@@ -24,10 +24,16 @@ export function placing(workshop: Workshop): Comlink.Remote<Placing> {
 /** The flowers of a piece as placing and drawing need them; the last answer while they are worked out anew. */
 export function useKinds(order: Order, piece: Piece, workshop: Workshop): PlacedKind[] | undefined {
   const worker = placing(workshop)
-  const { flowers, icingKindId } = piece
+  const { flowers, setOns, icingKindId } = piece
   return useSWR<PlacedKind[], Error>(
-    ['kinds', flowers, icingKindId, order.colours, order.icingKindId, generation],
-    () => worker.kinds({ colours: order.colours, icingKindId: order.icingKindId }, { flowers, icingKindId }),
+    [
+      ...['kinds', flowers, setOns, icingKindId],
+      ...[order.colours, order.setOns, order.icingKindId, generation],
+    ],
+    () => {
+      const { colours, icingKindId: own, setOns: things } = order
+      return worker.kinds({ colours, icingKindId: own, setOns: things }, { flowers, setOns, icingKindId })
+    },
     { keepPreviousData: true, revalidateOnFocus: false, revalidateIfStale: false },
   ).data
 }

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { arrangeBouquet } from '#core/bouquet/arrange'
+import { setOnShape } from '#core/catalogue/setOnShape'
 import { flowerForOrder } from '#core/flowers/forOrder'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import { planView } from '#core/flowers/planView'
@@ -8,6 +9,7 @@ import { type BorderRun, borderRun } from '#core/flowers/run'
 import type { ViewShape } from '#core/flowers/strokeShapes'
 import type { Layout } from '#core/model/layout'
 import type { Order, Piece, PlacedFlower } from '#core/model/order'
+import { isStrewn, type SetOn } from '#core/model/setOn'
 import type { Workshop } from '#core/model/workshop'
 import type { Kind } from '#core/placing/body'
 import { fullnessOf } from '#core/placing/counts'
@@ -23,7 +25,7 @@ import { formatLength } from '#core/units'
 export interface PlacedKind {
   placedId: string
   name: string
-  form: 'flower' | 'leaf' | 'vine' | 'border'
+  form: 'flower' | 'leaf' | 'vine' | 'border' | 'setOn'
   kind: Kind
   shapes: ViewShape[]
   layers: ResolvedLayer[]
@@ -52,13 +54,18 @@ const placing = {
   },
   /** Every flower of a piece, fitted to its size and piled. */
   kinds: (
-    order: Pick<Order, 'colours' | 'icingKindId'>,
-    piece: Pick<Piece, 'flowers' | 'icingKindId'>,
-  ): PlacedKind[] =>
-    piece.flowers.flatMap((placed) => {
+    order: Pick<Order, 'colours' | 'icingKindId' | 'setOns'>,
+    piece: Pick<Piece, 'flowers' | 'setOns' | 'icingKindId'>,
+  ): PlacedKind[] => [
+    ...piece.flowers.flatMap((placed) => {
       const of = kindFor(order, piece, placed)
       return of ? [of] : []
     }),
+    ...piece.setOns.flatMap((placed) => {
+      const thing = order.setOns.find((t) => t.id === placed.setOnId)
+      return thing && !isStrewn(thing.kind) ? [kindOfThing(placed.id, thing)] : []
+    }),
+  ],
   /** Where the cupcakes of a bouquet stand. */
   bouquet: (outline: BouquetOutline, count: number, diameterMm: number) =>
     arrangeBouquet(outline, count, diameterMm),
@@ -144,6 +151,33 @@ function kindFor(
   }
   const hex = Object.values(worn)[0] ?? '#b9b9b9'
   return { ...made, placedId: placed.id, kind: { ...made.kind, placedId: placed.id, hex }, colours: worn }
+}
+
+/** Something that is put on, as placing sees it. */
+function kindOfThing(placedId: string, thing: SetOn): PlacedKind {
+  const shop = needed()
+  const key = JSON.stringify(thing)
+  let made = known.get(key)
+  if (!made) {
+    const flower = setOnShape(thing)
+    const sizeMm = thing.kind === 'sugarFlower' ? thing.widthMm : null
+    const { layers } = fitFlower(flower, { sizeMm, tips: {} }, shop.tips)
+    const shapes = planView(layers)
+    const { settings } = shop
+    const kind = kindOf(
+      {
+        ...{ placedId: '', shapes, hex: thing.hex, grams: thing.grams },
+        flower: { id: thing.id, form: 'flower', setting: 'inPlace' },
+        ...{ diameterMm: thing.widthMm, heightMm: Math.max(1, thing.heightMm) },
+      },
+      { mostPa: settings.hangMostPa, mostGrams: settings.hangMostGrams },
+    )
+    made = { name: thing.name, form: 'setOn', kind, shapes, layers, run: null }
+    if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!)
+    known.set(key, made)
+  }
+  const colours = Object.fromEntries(setOnShape(thing).roles.map((r) => [r.id, thing.hex]))
+  return { ...made, placedId, kind: { ...made.kind, placedId }, colours }
 }
 
 Comlink.expose(placing)

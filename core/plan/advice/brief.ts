@@ -27,8 +27,8 @@ export const allergens: AdviceCheck = ({ at, base, otherBases }) =>
   })
 
 /** An order with nothing to pipe. */
-export const empty: AdviceCheck = ({ at, uses }) =>
-  uses.length > 0
+export const empty: AdviceCheck = ({ at, uses, setOns }) =>
+  uses.length > 0 || setOns.length > 0
     ? []
     : [
         say(

@@ -13,6 +13,7 @@ export interface Planned {
   base: Base
   otherBases: readonly Base[]
   supplies: readonly Supply[]
+  setOns: Plan['setOns']
 }
 
 /** One thing that can be wrong or better. Returns a piece of advice for every place where it is. */

@@ -6,11 +6,13 @@ import { handStrain, missingTips, sharedTips, shortStock, tipConflicts } from '.
 import { tooTallForBox, willNotWork } from './geometry.ts'
 import { batchCrusts, icingCannot, widerThanNail } from './icing.ts'
 import { noCoat, notPlaced, tooMany, tooWide } from './pieces.ts'
+import { putOn } from './setOns.ts'
 
 /** Every check, in the order of work. */
 const checks: readonly AdviceCheck[] = [
   empty,
   allergens,
+  putOn,
   icingCannot,
   batchCrusts,
   tooWide,

@@ -29,6 +29,7 @@ function asked(
     batches: [],
     otherBases: [],
     supplies: [],
+    setOns: [],
   }
   return check({ ...nothing, base: null as never, at: lookUp(order, workshop), ...part })
 }

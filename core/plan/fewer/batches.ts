@@ -96,7 +96,7 @@ function minutesOf(order: Order, workshop: Workshop) {
   const uses = reserve(at, demand(at).uses)
   const { problem } = orderBags(at, uses)
   const { minutes, changes, washes } = simulate(problem, greedy(problem))
-  return { minutes: minutes + nailMinutes(uses), changes, washes }
+  return { minutes: minutes + nailMinutes(uses, workshop.settings), changes, washes }
 }
 
 interface Candidate {

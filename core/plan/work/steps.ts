@@ -1,6 +1,6 @@
 import { settingOf } from '../../icings/setting.ts'
-import type { Piece } from '../../model/order.ts'
 import type { Plan, Use } from '../../model/plan.ts'
+import { surfaceDefinition } from '../../surfaces/index.ts'
 import type { Lookup } from '../lookup.ts'
 import { onNail, STAGE, stageOf } from './stages.ts'
 
@@ -21,7 +21,15 @@ export interface PipedStep {
  * @param steps spreads and piping in order; spreads have no bags.
  */
 export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
-  const kindOf = new Map(at.order.pieces.map((p) => [p.id, p.shape.kind]))
+  // what can be filled is a cake
+  const isCake = new Map(
+    at.order.pieces.map(({ id, shape }) => [
+      id,
+      surfaceDefinition(shape.kind)
+        .bodies(shape)
+        .some((b) => b.fillingMm2 !== null),
+    ]),
+  )
   const setsBy = (use: Use) => (settingOf(at.icing(use.icingKindId)) === 'drying' ? 'dry' : 'chill')
   const made: WorkStep[] = []
   /** Which kind of coat was set last. */
@@ -38,6 +46,7 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
         bagNumbers: [],
         repeats: 1,
         colourId,
+        setOnIds: [],
       })
   }
   const lastOf = new Map(steps.flatMap((step, i) => step.uses.map((u) => [flowerKey(u), i] as const)))
@@ -47,20 +56,36 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
     const { bagNumbers, repeats, colourId } = step
     const useIds = step.uses.map((u) => u.id)
     if (first.form === 'coat') {
-      made.push({ kind: 'spread', pieceIds: [pieceId], useIds, bagNumbers: [], repeats: 1, colourId })
-      if (chills(first, kindOf.get(pieceId)!)) {
+      made.push({
+        kind: 'spread',
+        pieceIds: [pieceId],
+        useIds,
+        bagNumbers: [],
+        repeats: 1,
+        colourId,
+        setOnIds: [],
+      })
+      if (chills(first, isCake.get(pieceId)!)) {
         chill(made, setsBy(first), pieceId, colourId, stageOf(first) === chilled)
         chilled = stageOf(first)
       }
       continue
     }
     if (stageOf(first) >= STAGE.leaf && !onNail(first)) liftOnto(pieceId, colourId)
-    made.push({ kind: 'pipe', pieceIds: [pieceId], useIds, bagNumbers, repeats, colourId })
+    made.push({ kind: 'pipe', pieceIds: [pieceId], useIds, bagNumbers, repeats, colourId, setOnIds: [] })
     for (const key of new Set(step.uses.map(flowerKey))) {
       if (lastOf.get(key) !== i) continue
       const late = workedLate(steps.flatMap((s) => s.uses.filter((u) => flowerKey(u) === key)))
       if (late.length > 0)
-        made.push({ kind: 'work', pieceIds: [pieceId], useIds: late, bagNumbers: [], repeats: 1, colourId })
+        made.push({
+          kind: 'work',
+          pieceIds: [pieceId],
+          useIds: late,
+          bagNumbers: [],
+          repeats: 1,
+          colourId,
+          setOnIds: [],
+        })
     }
     if (!onNail(first)) continue
     const ofPiece = toLift.get(pieceId) ?? new Map<string, Use[]>()
@@ -80,9 +105,9 @@ const workedLate = (uses: readonly Use[]): string[] => [
 ]
 
 /** A crumb coat is chilled before the coat goes on; a coat before a cake is decorated. */
-function chills(use: Use, kind: Piece['shape']['kind']): boolean {
+function chills(use: Use, isCake: boolean): boolean {
   const stage = stageOf(use)
-  return stage === STAGE.crumbCoat || (stage === STAGE.coat && (kind === 'cake' || kind === 'sheet'))
+  return stage === STAGE.crumbCoat || (stage === STAGE.coat && isCake)
 }
 
 /** What is spread one after the other sets together: pieces, and tiers of a piece where it is the same coat of each. */
@@ -106,5 +131,6 @@ function chill(
       bagNumbers: [],
       repeats: 1,
       colourId,
+      setOnIds: [],
     })
 }

@@ -7,9 +7,10 @@ import { BagShelf } from './BagShelf.tsx'
 import { DyeShelf } from './DyeShelf.tsx'
 import { IcingShelf } from './IcingShelf.tsx'
 import { Pantry } from './Pantry.tsx'
+import { SetOnShelf } from './SetOnShelf.tsx'
 import { TipTray } from './TipTray.tsx'
 
-/** What the bakery owns: tips, couplers and bags, icing kinds, dyes. */
+/** What the bakery owns: tips, couplers and bags, icing kinds, dyes, things to put on. */
 export function Drawer() {
   const { workshop, error } = useWorkshop()
   const [params, setParams] = useSearchParams()
@@ -33,6 +34,7 @@ export function Drawer() {
           <Tabs.Tab value="bags">Bags and couplers</Tabs.Tab>
           <Tabs.Tab value="icings">Icing kinds</Tabs.Tab>
           <Tabs.Tab value="dyes">Dyes</Tabs.Tab>
+          <Tabs.Tab value="setOns">To put on</Tabs.Tab>
           <Tabs.Tab value="pantry">Pantry</Tabs.Tab>
         </Tabs.List>
         <Tabs.Panel value="tips">
@@ -43,6 +45,9 @@ export function Drawer() {
         </Tabs.Panel>
         <Tabs.Panel value="icings">
           <IcingShelf workshop={workshop} />
+        </Tabs.Panel>
+        <Tabs.Panel value="setOns">
+          <SetOnShelf workshop={workshop} />
         </Tabs.Panel>
         <Tabs.Panel value="pantry">
           <Pantry workshop={workshop} />

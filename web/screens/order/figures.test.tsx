@@ -89,7 +89,7 @@ const chained = (order: Order): Order => ({
 const planned = (order: Order, of: Workshop): Shown => ({
   order,
   workshop: of,
-  plan: { ...planFigures(order, of), advice: [], cakes: [] },
+  plan: { ...planFigures(order, of), advice: [], cakes: [], boards: [] },
 })
 const cases: [string, Shown][] = [
   ['the demo order', planned(demoOrder('observatory'), workshop)],

@@ -69,6 +69,7 @@ export function Bags() {
         plan={plan}
         pieces={new Map(order.pieces.map((p) => [p.id, p.name]))}
         colours={new Map(plan.colours.map((c) => [c.id, c.name]))}
+        things={new Map(order.setOns.map((t) => [t.id, t]))}
       />
       <Card>
         <BagTable plan={plan} names={names} csvHref={`/api/orders/${order.id}/plan/bags.csv`} />

@@ -1,4 +1,5 @@
 import type { Plan, Use } from '#core/model/plan'
+import { isStrewn, type SetOn } from '#core/model/setOn'
 import { counted } from '#core/units'
 import { Card } from '../../../parts/Card.tsx'
 import css from './Bags.module.css'
@@ -10,8 +11,10 @@ export function Sequence(props: {
   plan: Plan
   pieces: ReadonlyMap<string, string>
   colours: ReadonlyMap<string, string>
+  /** What is put on by the id of the thing. */
+  things: ReadonlyMap<string, SetOn>
 }) {
-  const { plan, pieces, colours } = props
+  const { plan, pieces, colours, things } = props
   const uses = new Map(plan.uses.map((u) => [u.id, u]))
   const chained = plan.sequence.some((s) => s.colourId !== null)
   return (
@@ -30,6 +33,7 @@ export function Sequence(props: {
           const { what, how } = wordsOf(
             step,
             step.useIds.map((id) => uses.get(id)!),
+            step.setOnIds.flatMap((id) => putOnWords(plan, things, id)),
           )
           return (
             <li key={stepKey(step, i)}>
@@ -53,9 +57,17 @@ export function Sequence(props: {
   )
 }
 
+function putOnWords(plan: Plan, things: ReadonlyMap<string, SetOn>, placedId: string): string[] {
+  const put = plan.setOns.find((s) => s.placedId === placedId)
+  const thing = put && things.get(put.setOnId)
+  if (!put || !thing) return []
+  const amount = isStrewn(thing.kind) ? `${Math.round(put.amount)} g of` : `${Math.ceil(put.amount)} ×`
+  return [`${amount} ${thing.name.toLowerCase()}`]
+}
+
 /** A flower in batches has the same step again and again. */
 const stepKey = (step: Step, i: number) =>
-  `${step.kind} ${step.pieceIds.join()} ${step.useIds.join()}${step.repeats > 1 ? ` ${i}` : ''}`
+  `${step.kind} ${step.pieceIds.join()} ${step.useIds.join()} ${step.setOnIds.join()}${step.repeats > 1 ? ` ${i}` : ''}`
 
 /** What is done to a layer with tools: at its own moment. */
 const toolWords = (use: Use, when: (tool: Use['tools'][number]) => boolean): string[] =>
@@ -64,8 +76,9 @@ const toolWords = (use: Use, when: (tool: Use['tools'][number]) => boolean): str
 /** A layer within a line; what is written is quoted as it is typed. */
 const layerWords = (use: Use) => (use.form === 'words' ? use.layerName : use.layerName.toLowerCase())
 
-function wordsOf(step: Step, uses: readonly Use[]): { what: string; how: string } {
+function wordsOf(step: Step, uses: readonly Use[], things: readonly string[]): { what: string; how: string } {
   const first = uses[0]
+  if (step.kind === 'setOn') return { what: 'Put on', how: things.join(', ') }
   if (!first)
     return step.kind === 'dry'
       ? { what: 'Leave to dry', how: 'until the surface is firm' }

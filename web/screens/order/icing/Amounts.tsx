@@ -203,6 +203,10 @@ const kindWords: Record<Supply['kind'], string> = {
   nail: 'nail',
   square: 'parchment',
   ingredient: 'ingredient',
+  setOn: 'put on',
+  board: 'board',
+  support: 'support',
+  box: 'box',
 }
 
 function SupplyTable(props: { supplies: readonly Supply[]; currency: string; csvHref: string }) {

@@ -19,6 +19,7 @@ import { coatsOf } from '../../../solid/bodyOf.ts'
 import { FlowerChooser } from './FlowerChooser.tsx'
 import { FlowerRow } from './FlowerRow.tsx'
 import css from './Pieces.module.css'
+import { AddSetOn, SetOnRows } from './SetOnRows.tsx'
 import { ShapeFields } from './ShapeFields.tsx'
 import { SpreadFields } from './SpreadFields.tsx'
 import { TierFields } from './TierFields.tsx'
@@ -131,7 +132,7 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
             </Menu.Dropdown>
           </Menu>
         </div>
-        {piece.flowers.length === 0 ? (
+        {piece.flowers.length + piece.setOns.length === 0 ? (
           <p className={css.bare}>Nothing on it yet.</p>
         ) : (
           <div className={css.rows}>
@@ -147,10 +148,12 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
             {piece.flowers.map((placed) => (
               <FlowerRow key={placed.id} piece={piece} placed={placed} />
             ))}
+            <SetOnRows piece={piece} />
           </div>
         )}
         <div className={css.foot}>
           <Button onClick={() => setChoosing(true)}>Add a flower</Button>
+          <AddSetOn piece={piece} />
           <Select
             label="Icing kind"
             w={200}

@@ -37,6 +37,12 @@ const kinds = [
 
 const ALL = 'all'
 
+/** What is spread alike unless somebody says otherwise. */
+function restWords({ shape, ownTiers }: Piece): string {
+  if (shape.kind === 'cake') return ownTiers.length > 0 ? 'the other tiers' : 'all tiers alike'
+  return ownTiers.length > 0 ? 'all the rest' : 'all of it alike'
+}
+
 /** What is spread on a piece: on all of it alike, or on one tier of a cake otherwise than on the rest. */
 export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePiece }) {
   const { order } = useOrderEditor()
@@ -65,7 +71,7 @@ export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePi
             value={tier === null ? ALL : String(tier)}
             onChange={(value) => setChosen(value === null || value === ALL ? null : Number(value))}
             data={[
-              { value: ALL, label: piece.ownTiers.length > 0 ? 'the other tiers' : 'all tiers alike' },
+              { value: ALL, label: restWords(piece) },
               ...bodies
                 .map(({ label }, i) => ({
                   value: String(i),

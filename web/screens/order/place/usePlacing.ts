@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { type Layout, layoutSchema } from '#core/model/layout'
 import type { Piece } from '#core/model/order'
+import { isStrewn } from '#core/model/setOn'
 import type { Hand } from '#core/placing/byHand'
 import { schoolOf } from '#core/placing/schools/index'
 import { chartOf } from '#core/surfaces/index'
@@ -51,10 +52,14 @@ export function usePlacing(piece: Piece): Placing | null {
   const layout = dragged ?? stored ?? empty
 
   const mine = useMemo(() => {
-    const ids = new Set(piece.flowers.map((f) => f.id))
+    const strewn = new Set(order.setOns.filter((t) => isStrewn(t.kind)).map((t) => t.id))
+    const ids = new Set([
+      ...piece.flowers.map((f) => f.id),
+      ...piece.setOns.filter((s) => !strewn.has(s.setOnId)).map((s) => s.id),
+    ])
     const known = all?.filter((k) => ids.has(k.placedId))
-    return known?.length === piece.flowers.length ? known : undefined
-  }, [all, piece.flowers])
+    return known?.length === ids.size ? known : undefined
+  }, [all, piece.flowers, piece.setOns, order.setOns])
   const kinds = useMemo(() => mine?.filter((k) => k.form !== 'border'), [mine])
   const borders = useMemo(() => mine?.filter((k) => k.form === 'border') ?? [], [mine])
   const plain = useMemo(() => kinds?.map((k) => k.kind), [kinds])
@@ -161,10 +166,13 @@ const within = (chosen: ReadonlySet<string>, { sites }: Layout): ReadonlySet<str
 
 /** How many of each there are: in the arrangement, or as the piece says. */
 function numbersOf(piece: Piece, layout: Layout | undefined): [string, number][] {
-  return piece.flowers.flatMap(({ id, placement }): [string, number][] => {
-    if (placement.kind !== 'each') return []
-    return [[id, layout ? layout.sites.filter((s) => s.placedId === id).length : placement.perPiece]]
-  })
+  const standing = (id: string) => layout?.sites.filter((s) => s.placedId === id).length
+  return [
+    ...piece.flowers.flatMap(({ id, placement }): [string, number][] =>
+      placement.kind === 'each' ? [[id, standing(id) ?? placement.perPiece]] : [],
+    ),
+    ...piece.setOns.map(({ id, perPiece }): [string, number] => [id, standing(id) ?? Math.round(perPiece)]),
+  ]
 }
 
 /** The better layout's flowers under the ids of the first, kind by kind, so that nothing chosen is lost. */
