@@ -15,6 +15,6 @@ it('loads the demo bakery once, with every order still to come', async () => {
   expect(new Date(`${orders.find((o) => o.id === 'observatory')!.collectAt}Z`).getUTCDay()).toBe(6)
   await server.api.delete('/api/orders/observatory').expect(204)
   expect(await loadDemo(server.orm, folder, today)).toBe(false)
-  expect((await server.api.get('/api/orders')).body.total).toBe(2)
+  expect((await server.api.get('/api/orders')).body.total).toBe(3)
   await server.close()
 })

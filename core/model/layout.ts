@@ -54,6 +54,14 @@ export const keepOutSchema = z.object({
 })
 export type KeepOut = z.infer<typeof keepOutSchema>
 
+/** What flowers or leaves are to lie over: the seam of a coat, from rim to foot; the point where a swirl stops. */
+export const toHideSchema = z.object({
+  id: idSchema,
+  kind: z.enum(['seam', 'stop']),
+  place: placeSchema,
+})
+export type ToHide = z.infer<typeof toHideSchema>
+
 /** Words piped on a piece. */
 export const wordsSchema = z.object({
   id: idSchema,
@@ -105,6 +113,7 @@ export const layoutSchema = z.object({
   keepOuts: z.array(keepOutSchema).max(20, 'At most 20 parts kept free.').default([]),
   sites: z.array(siteSchema).max(MOST_SITES, `At most ${MOST_SITES} flowers on one piece.`).default([]),
   words: z.array(wordsSchema).max(20, 'At most 20 lettered parts.').default([]),
+  toHide: z.array(toHideSchema).max(20, 'At most 20 seams and stop points.').default([]),
   /** What was said about it and waved off, by what it was about. */
   waved: z.array(z.string().min(1).max(200)).max(200).default([]),
 })

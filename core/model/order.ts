@@ -115,6 +115,24 @@ export const ownTierSchema = z.object({
 export type OwnTier = z.infer<typeof ownTierSchema>
 export type Spreads = Pick<OwnTier, keyof typeof spreadShape>
 
+/** Longest picture that an order carries, as text: about 220 kB. */
+const MOST_PICTURE = 300_000
+
+/** A photograph or drawing of what somebody wants, to lie under the piece as it is looked at from above. */
+export const wishSchema = z.object({
+  data: z
+    .string()
+    .max(MOST_PICTURE, 'The picture is too large: choose a smaller one.')
+    .regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture as JPEG, PNG or WebP.'),
+  /** Where its middle lies, mm to the right and to the back, and how wide it is there. */
+  x: z.number().min(-3000).max(3000),
+  y: z.number().min(-3000).max(3000),
+  widthMm: z.number().min(5, 'At least 5 mm wide.').max(5000, 'At most 5,000 mm wide.'),
+  /** How strongly it shows. */
+  strength: z.number().min(0.05).max(1).default(0.6),
+})
+export type Wish = z.infer<typeof wishSchema>
+
 export const pieceSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -131,6 +149,7 @@ export const pieceSchema = z.object({
   flowers: z.array(placedFlowerSchema).max(80, 'At most 80 different flowers on a piece.').default([]),
   /** What is put on it that is not piped. */
   setOns: z.array(placedSetOnSchema).max(40, 'At most 40 different things on a piece.').default([]),
+  wish: wishSchema.nullable().default(null),
   /** Where the flowers stand: none while only their number is said; several where like pieces are not arranged alike. */
   layouts: z
     .array(layoutSchema)

@@ -52,7 +52,17 @@ const starts: Record<SurfaceKind, () => Omit<Piece, 'id'>> = {
 
 function start(name: string, count: number, shape: Piece['shape']): Omit<Piece, 'id'> {
   const spreads = { crumbCoat: null, coat: null, filling: null, ownTiers: [] }
-  return { name, count, shape, icingKindId: null, ...spreads, flowers: [], setOns: [], layouts: [] }
+  return {
+    name,
+    count,
+    shape,
+    icingKindId: null,
+    ...spreads,
+    flowers: [],
+    setOns: [],
+    wish: null,
+    layouts: [],
+  }
 }
 
 /** A new, bare piece of a kind. */

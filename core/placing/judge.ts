@@ -7,6 +7,7 @@ import type { Ground } from './ground.ts'
 import { clearOf, keptFree } from './ground.ts'
 import { leanOf } from './improve.ts'
 import { schoolOf } from './schools/index.ts'
+import { bestTurn, leavesOver, seamPoints, showing, shownMm } from './seams.ts'
 import { hangsBadly, intoTierMm } from './trouble.ts'
 
 /** What can be done about a finding, as the layout is changed by it. */
@@ -23,6 +24,8 @@ export type Remedy =
   | { kind: 'moveIn'; label: string; siteId: string }
   | { kind: 'giveWay'; label: string; siteIds: string[] }
   | { kind: 'takeOff'; label: string; siteId: string }
+  /** A tier turned under its flowers, and leaves over what of its seam shows then. */
+  | { kind: 'hide'; label: string; hideId: string; deg: number; placedId: string | null; spots: Spot[] }
   /** As many flowers as the school wants for its ground. */
   | { kind: 'fit'; label: string; fullness: number }
 
@@ -79,6 +82,7 @@ export function judge(of: Judged): Finding[] {
     ...touchesTier(of),
     ...bare(of),
     ...betweenCupcakes(of),
+    ...seams(of),
     ...leans(of),
     ...opposite(of),
     ...twins(of),
@@ -295,6 +299,51 @@ function betweenCupcakes({ chart, ground, bodies, kinds, length }: Judged): Find
         : [],
     }),
   )
+}
+
+/** Less of a seam than this nobody sees, mm. */
+const SEAM_MM = 4
+
+function seams({ chart, bodies, kinds, layout, length }: Judged): Finding[] {
+  const [leaf] = kinds.filter((k) => k.lies).sort((a, b) => b.longMm - a.longMm)
+  return layout.toHide.flatMap((hide): Finding[] => {
+    const points = showing(seamPoints(chart, hide), bodies)
+    const mm = shownMm(points)
+    const [first] = points
+    if (!first || (hide.kind === 'seam' && mm < SEAM_MM)) return []
+    const { deg, left } = bestTurn(chart, hide, bodies)
+    const ways = [
+      ...(deg !== 0 ? [{ deg, over: left }] : []),
+      // without a turn only leaves help
+      ...(leaf ? [{ deg: 0, over: points }] : []),
+    ]
+    return [
+      {
+        key: `seam ${hide.id}`,
+        severity: 'decide',
+        words:
+          hide.kind === 'seam'
+            ? `${length(mm)} of the seam shows, ${whereWords(chart, first, first.spot)}`
+            : `The point where it stops shows, ${whereWords(chart, first, first.spot)}`,
+        siteIds: [],
+        spot: { spot: points[Math.floor(points.length / 2)]!.spot, diameterMm: Math.max(8, mm) },
+        remedies: ways.map((way): Remedy => {
+          const spots = leaf ? leavesOver(way.over, leaf.longMm).map((p) => p.spot) : []
+          return {
+            ...{ kind: 'hide', hideId: hide.id, deg: way.deg, placedId: leaf?.placedId ?? null, spots },
+            label: hideWords(way.deg, spots.length),
+          }
+        }),
+      },
+    ]
+  })
+}
+
+function hideWords(deg: number, leaves: number): string {
+  const turn = deg === 0 ? '' : `Turn the tier ${Math.abs(deg)}° ${deg > 0 ? 'against' : 'with'} the clock`
+  const lay = leaves === 0 ? '' : leaves === 1 ? 'a leaf' : `${leaves} leaves`
+  if (!lay) return turn
+  return turn ? `${turn}, lay ${lay} over the rest` : `Lay ${lay} over it`
 }
 
 /** To which side something weighs, as it is looked at from the front. */

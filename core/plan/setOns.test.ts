@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFaults } from '../model/faults.ts'
-import { siteSchema } from '../model/layout.ts'
+import { layoutSchema, siteSchema } from '../model/layout.ts'
 import { takeOff } from '../model/onPiece.ts'
 import { type Order, orderSchema } from '../model/order.ts'
 import { type SetOn, setOnSchema } from '../model/setOn.ts'
@@ -69,10 +69,8 @@ describe('things that are put on', () => {
         ...{ id, placedId, role: 'filler' },
         place: { zone: 'top', tier: 0, from: 'middle', a: 5, b: 0 },
       })
-    const layout = (id: string, sites: string[]) => ({
-      ...{ id, schoolId: 'dome', seed: 1, fullness: null, grading: 0.7, turnDeg: 0, path: [], keepOuts: [] },
-      ...{ sites: sites.map(site), words: [], waved: [] },
-    })
+    const layout = (id: string, sites: string[]) =>
+      layoutSchema.parse({ id, schoolId: 'dome', sites: sites.map(site) })
     const layouts = [layout('a', ['s1', 's2', 's3', 's4', 's5']), layout('b', ['s1'])]
     const placed = { ...order, pieces: order.pieces.map((p) => ({ ...p, layouts })) }
     expect(orderFaults(placed, starterWorkshop)).toEqual([])

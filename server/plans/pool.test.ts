@@ -93,6 +93,7 @@ describe('the size of an order', () => {
         filling: null,
         ownTiers: [],
         setOns: [],
+        wish: null,
         layouts: [],
         flowers: Array.from({ length: Math.min(40, flowers - 40 * p) }, (_, i) => placed(i)),
       })),

@@ -28,6 +28,7 @@ import { SitePanel } from './SitePanel.tsx'
 import { SurfaceMap } from './SurfaceMap.tsx'
 import type { Placing } from './usePlacing.ts'
 import { viewFromAbove, viewUnrolled } from './views.ts'
+import { type Measured, WishedPicture } from './Wished.tsx'
 
 const SolidPane = lazy(async () => ({ default: (await import('./SolidPane.tsx')).SolidPane }))
 
@@ -41,11 +42,19 @@ export function Bench({ placing }: { placing: Placing }) {
   const [pointed, setPointed] = useState<Finding | null>(null)
   const [putting, setPutting] = useState<Putting>(null)
   const [part, setPart] = useState<PanelPart>('flowers')
-  const onPlaced = (spots: Spot[]) => {
+  const [measured, setMeasured] = useState<Measured>([])
+  const onPlaced = (spots: Spot[], plane?: { x: number; y: number }) => {
+    if (putting?.kind === 'measure') {
+      // a point that is no point of the plane says nothing
+      if (!plane) return
+      setMeasured([...measured, plane])
+      if (measured.length === 1) setPutting(null)
+      return
+    }
     setPutting(null)
     const [first] = spots
     if (!putting || !first) return
-    setPart(putting.kind === 'words' || putting.kind === 'free' ? 'words' : 'flowers')
+    setPart(putting.kind === 'flower' || putting.kind === 'line' ? 'flowers' : 'words')
     if (putting.kind === 'line')
       placing.lay('follow a line', { schoolId: 'path', path: spots.map((s) => chart.store(s)) })
     else if (putting.kind === 'flower') {
@@ -74,11 +83,19 @@ export function Bench({ placing }: { placing: Placing }) {
           }),
         ],
       }))
-    } else
+    } else if (putting.kind === 'seam' || putting.kind === 'stop') {
+      const { kind } = putting
+      placing.change('something to hide', (now) => ({
+        ...now.layout,
+        toHide: [...now.layout.toHide, { id: newId(), kind, place: chart.store(first) }],
+      }))
+    } else {
+      const part = putting.kind === 'photo' ? PHOTO : FREE
       placing.change('keep free', (now) => ({
         ...now.layout,
-        keepOuts: [...now.layout.keepOuts, { ...FREE, id: newId(), place: chart.store(first) }],
+        keepOuts: [...now.layout.keepOuts, { ...part, id: newId(), place: chart.store(first) }],
       }))
+    }
   }
   const stamps = useStamps(placing.kinds)
   const hasSide = chart.bands.some((b) => b.zone === 'side')
@@ -125,7 +142,12 @@ export function Bench({ placing }: { placing: Placing }) {
       {...{ placing, stamps, marked, lettered }}
       view={above}
       label={`${piece.name} from above`}
-      ground={<GroundAbove {...{ chart, coats, board }} view={above} borders={lines} />}
+      ground={
+        <>
+          <GroundAbove {...{ chart, coats, board }} view={above} borders={lines} />
+          <WishedPicture placing={placing} view={above} held={part === 'guide' && !putting} />
+        </>
+      }
       putting={putting}
       onPlaced={onPlaced}
     />
@@ -188,13 +210,25 @@ export function Bench({ placing }: { placing: Placing }) {
           <Numbers placing={placing} />
         </div>
       </div>
-      <PlacePanel {...{ placing, lettered, part }} onPart={setPart} onPoint={setPointed} />
+      <PlacePanel
+        {...{ placing, lettered, part, measured }}
+        onPart={setPart}
+        onPoint={setPointed}
+        onMeasure={() => {
+          setMeasured([])
+          setPutting({ kind: 'measure' })
+        }}
+        onMeasured={() => setMeasured([])}
+      />
     </>
   )
 }
 
 /** A part that is kept free, to begin with: room for a line of words. */
 const FREE = { kind: 'free', widthMm: 60, heightMm: 22, turnDeg: 0, label: '' } as const
+
+/** A photograph printed on sugar or wafer, to begin with. */
+const PHOTO = { kind: 'photo', widthMm: 80, heightMm: 60, turnDeg: 0, label: 'photograph' } as const
 
 /** Words to begin with: something to be written over. */
 const WORDS = { text: 'Happy Birthday', capitalMm: 12 }

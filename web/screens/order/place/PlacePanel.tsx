@@ -11,10 +11,12 @@ import { newId } from '../../../parts/newId.ts'
 import { KeptFreeList } from './KeptFree.tsx'
 import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
+import { ToHideList } from './ToHide.tsx'
 import type { Placing } from './usePlacing.ts'
+import { type Measured, WishPanel } from './Wished.tsx'
 import { WordsPanel } from './WordsPanel.tsx'
 
-export type PanelPart = 'flowers' | 'words'
+export type PanelPart = 'flowers' | 'words' | 'guide'
 
 /** How the flowers are placed and sit, or what is written and kept free: one beside the views at a time. */
 export function PlacePanel(props: {
@@ -23,31 +25,43 @@ export function PlacePanel(props: {
   part: PanelPart
   onPart: (part: PanelPart) => void
   onPoint: (finding: Finding | null) => void
+  measured: Measured
+  onMeasure: () => void
+  onMeasured: () => void
 }) {
   const { placing, lettered, part, onPart, onPoint } = props
-  const besides = lettered.length + placing.layout.keepOuts.length
+  const { keepOuts, toHide } = placing.layout
+  const besides = lettered.length + keepOuts.length + toHide.length
   return (
     <section className={css.panel} aria-label="How it is placed">
       <SegmentedControl
         fullWidth
         value={part}
-        onChange={(next) => onPart(next === 'words' ? 'words' : 'flowers')}
+        onChange={(next) => onPart(next as PanelPart)}
         data={[
           { value: 'flowers', label: 'Flowers' },
           { value: 'words', label: besides > 0 ? `Words, free: ${besides}` : 'Words, free' },
+          { value: 'guide', label: 'Picture' },
         ]}
       />
-      {part === 'flowers' ? (
-        <SchoolPanel {...{ placing, onPoint }} />
-      ) : (
+      {part === 'flowers' && <SchoolPanel {...{ placing, onPoint }} />}
+      {part === 'guide' && (
+        <WishPanel
+          {...{ placing }}
+          {...{ measured: props.measured, onMeasure: props.onMeasure, onMeasured: props.onMeasured }}
+        />
+      )}
+      {part === 'words' && (
         <>
           {besides === 0 && (
             <p className="quiet">
-              Nothing is written or kept free. Press “Words” or “Keep free” above, then a place in a view.
+              Nothing is written, kept free or to be hidden. Press “Words” or “Free or hidden” above, then a
+              place in a view.
             </p>
           )}
           <WordsPanel {...{ placing, lettered }} />
           <KeptFreeList placing={placing} />
+          <ToHideList placing={placing} />
         </>
       )}
     </section>

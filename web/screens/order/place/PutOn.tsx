@@ -7,8 +7,22 @@ export type Putting =
   | { kind: 'flower'; placedId: string }
   | { kind: 'line' }
   | { kind: 'free' }
+  | { kind: 'photo' }
+  | { kind: 'seam' }
+  | { kind: 'stop' }
+  | { kind: 'measure' }
   | { kind: 'words' }
   | null
+
+const says: Record<Exclude<NonNullable<Putting>['kind'], 'flower'>, string> = {
+  line: 'Draw the line in a view; the flowers will follow it.',
+  words: 'Press where the middle of the words goes.',
+  free: 'Press the middle of what is to be kept free.',
+  photo: 'Press the middle of the photograph.',
+  seam: 'Press on the seam.',
+  stop: 'Press where the swirl stops.',
+  measure: 'Press two points of the picture, from above.',
+}
 
 /** What can be put on a piece, and how. */
 export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putting: Putting) => void }) {
@@ -16,13 +30,7 @@ export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putti
   const said =
     putting?.kind === 'flower'
       ? `Press where the ${placing.kindOf(putting.placedId)?.name.toLowerCase() ?? 'flower'} goes.`
-      : putting?.kind === 'line'
-        ? 'Draw the line in a view; the flowers will follow it.'
-        : putting?.kind === 'words'
-          ? 'Press where the middle of the words goes.'
-          : putting?.kind === 'free'
-            ? 'Press the middle of what is to be kept free.'
-            : null
+      : putting && says[putting.kind]
   return (
     <div className={css.putOn}>
       <span className="quiet">{said ?? 'Put on'}</span>
@@ -44,7 +52,17 @@ export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putti
           </Menu>
           <Button onClick={() => onPut({ kind: 'words' })}>Words</Button>
           <Button onClick={() => onPut({ kind: 'line' })}>Line by hand</Button>
-          <Button onClick={() => onPut({ kind: 'free' })}>Keep free</Button>
+          <Menu position="bottom-end">
+            <Menu.Target>
+              <Button>Free or hidden</Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              <Menu.Item onClick={() => onPut({ kind: 'free' })}>Keep a part free</Menu.Item>
+              <Menu.Item onClick={() => onPut({ kind: 'photo' })}>Keep a photograph free</Menu.Item>
+              <Menu.Item onClick={() => onPut({ kind: 'seam' })}>Hide a seam of the coat</Menu.Item>
+              <Menu.Item onClick={() => onPut({ kind: 'stop' })}>Hide where a swirl stops</Menu.Item>
+            </Menu.Dropdown>
+          </Menu>
         </>
       )}
     </div>

@@ -7,6 +7,7 @@ import type { Stamp } from './images.ts'
 import { KeptFreeMarks } from './KeptFree.tsx'
 import type { LaidWords } from './lettered.ts'
 import type { Putting } from './PutOn.tsx'
+import { ToHideMarks } from './ToHide.tsx'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
 import { WordsMarks } from './WordsMarks.tsx'
@@ -25,7 +26,7 @@ interface Props {
   lettered: readonly LaidWords[]
   putting: Putting
   /** Where something was put, or along which line. */
-  onPlaced: (spots: Spot[]) => void
+  onPlaced: (spots: Spot[], plane?: { x: number; y: number }) => void
 }
 
 /** A thing that is pressed for less than this is chosen, not dragged, px. */
@@ -75,7 +76,7 @@ export function SurfaceMap(props: Props) {
         if (!putting && e.target !== e.target.getStage() && e.target.name() !== 'ground') return
         const at = pointer()
         if (putting?.kind === 'line') setDrawn([at])
-        else if (putting) onPlaced([spotAt(at)])
+        else if (putting) onPlaced([spotAt(at)], view.toPlane?.(at.x, at.y))
         else if (e.evt.pointerType === 'touch') placing.choose([])
         else setBox({ ...at, w: 0, h: 0 })
       }}
@@ -94,6 +95,7 @@ export function SurfaceMap(props: Props) {
     >
       <Layer listening>
         {props.ground}
+        <ToHideMarks {...{ placing, view }} />
         {seen.map(({ site, spot, at }) => {
           const stamp = stamps.get(site.placedId)
           if (!stamp) return null

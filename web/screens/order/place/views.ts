@@ -14,6 +14,8 @@ export interface View {
   shows(spot: Spot): boolean
   /** A line on the surface as lines in the picture: cut where the picture is, or where it is not shown as it is. */
   trace(points: readonly Point[]): { x: number; y: number }[][]
+  /** Where a point of the picture lies on the plane, mm; nothing where the picture is no plane. */
+  toPlane: ((x: number, y: number) => { x: number; y: number }) | null
 }
 
 const DEGREES = 180 / Math.PI
@@ -52,6 +54,7 @@ export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): 
       return { deg: angle * DEGREES, squeeze }
     },
     shows: () => true,
+    toPlane: (px, py) => ({ x: (px - widthPx / 2) / pxPerMm, y: (heightPx / 2 - py) / pxPerMm }),
     trace: (points) => [points.map((p) => fromAbove({ widthPx, heightPx, pxPerMm }, p))],
   }
 }
@@ -89,6 +92,7 @@ export function viewUnrolled(chart: Chart, widthPx: number, heightPx: number, lo
   return {
     ...{ widthPx, heightPx, pxPerMm },
     toPx,
+    toPlane: null,
     trace(points) {
       const runs: { x: number; y: number }[][] = []
       let open: { x: number; y: number }[] | null = null
