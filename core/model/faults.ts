@@ -116,7 +116,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
       ...piece.flowers.filter((f) => f.placement.kind === 'each').map((f) => f.id),
       ...piece.setOns.map((s) => s.id),
     ])
-    piece.layouts.forEach(({ sites, words }, l) => {
+    piece.layouts.forEach(({ sites, words, lines }, l) => {
       words.forEach((word, i) => {
         const there = ['pieces', p, 'layouts', l, 'words', i]
         wantColour([...there, 'colourId'], word.colourId)
@@ -129,6 +129,28 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         say(
           ['pieces', p, 'layouts', l, 'words', i, 'id'],
           'Two words of this piece have the same id. Give one another id.',
+        )
+      })
+      lines.forEach((line, i) => {
+        const there = ['pieces', p, 'layouts', l, 'lines', i]
+        if (line.kind === 'border') {
+          if (!piece.flowers.some((f) => f.id === line.placedId && f.placement.kind === 'line'))
+            say(
+              [...there, 'placedId'],
+              `${piece.name} has no border "${line.placedId}" to run there. Take the line out.`,
+            )
+          return
+        }
+        wantColour([...there, 'colourId'], line.colourId)
+        const tip = tips.get(line.tipId)
+        if (!tip) say([...there, 'tipId'], `There is no tip "${line.tipId}" for the stem. Choose another.`)
+        else if (!isRound(tip.opening))
+          say([...there, 'tipId'], 'A stem is piped through a round opening. Choose a round tip.')
+      })
+      repeated(lines).forEach((i) => {
+        say(
+          ['pieces', p, 'layouts', l, 'lines', i, 'id'],
+          'Two lines of this piece have the same id. Give one another id.',
         )
       })
       repeated(sites).forEach((i) => {
@@ -152,7 +174,7 @@ export function orderFaults(order: Order, workshop: Workshop): Fault[] {
         say([...at, 'flowerId'], `There is no flower "${placed.flowerId}" in the library. Choose another.`)
         return
       }
-      if (placed.placement.kind === 'border' && flower.form !== 'border')
+      if (placed.placement.kind !== 'each' && flower.form !== 'border')
         say([...at, 'placement'], `${flower.name} is not a border. Say how many go on each piece instead.`)
       if (placed.placement.kind === 'border' && placed.placement.tier >= bodies)
         say(

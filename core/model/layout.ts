@@ -62,6 +62,29 @@ export const toHideSchema = z.object({
 })
 export type ToHide = z.infer<typeof toHideSchema>
 
+const linePath = z
+  .array(placeSchema)
+  .min(2, 'A line has at least two points.')
+  .max(200, 'A line has at most 200 points.')
+
+/** A line that was drawn: a stem with leaves and buds along it, or a border. */
+export const lineSchema = z.discriminatedUnion('kind', [
+  z.object({
+    id: idSchema,
+    kind: z.literal('spray'),
+    path: linePath,
+    /** What the stem is piped with. */
+    tipId: idSchema,
+    colourId: idSchema,
+    stiffness: stiffnessSchema.default('soft'),
+    /** What grows along it, flowers of the piece; null for none. Where they stand is among the sites, in the line's group. */
+    leafId: idSchema.nullable(),
+    budId: idSchema.nullable(),
+  }),
+  z.object({ id: idSchema, kind: z.literal('border'), path: linePath, placedId: idSchema }),
+])
+export type Line = z.infer<typeof lineSchema>
+
 /** Words piped on a piece. */
 export const wordsSchema = z.object({
   id: idSchema,
@@ -113,6 +136,7 @@ export const layoutSchema = z.object({
   keepOuts: z.array(keepOutSchema).max(20, 'At most 20 parts kept free.').default([]),
   sites: z.array(siteSchema).max(MOST_SITES, `At most ${MOST_SITES} flowers on one piece.`).default([]),
   words: z.array(wordsSchema).max(20, 'At most 20 lettered parts.').default([]),
+  lines: z.array(lineSchema).max(40, 'At most 40 lines.').default([]),
   toHide: z.array(toHideSchema).max(20, 'At most 20 seams and stop points.').default([]),
   /** What was said about it and waved off, by what it was about. */
   waved: z.array(z.string().min(1).max(200)).max(200).default([]),

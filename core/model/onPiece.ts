@@ -72,7 +72,7 @@ function withoutUnused(piece: Piece): Piece {
     ...piece,
     flowers: piece.flowers.filter(
       (f) =>
-        f.placement.kind === 'border' ||
+        f.placement.kind !== 'each' ||
         standing.has(f.id) ||
         !piece.flowers.some((g) => g !== f && standing.has(g.id) && equal(bare(g), bare(f))),
     ),
@@ -92,6 +92,7 @@ export function takeOff(order: Order, pieceId: string, placedId: string): Order 
             layouts: piece.layouts.map((layout) => ({
               ...layout,
               sites: withoutSites(layout.sites, (s) => s.placedId === placedId),
+              lines: layout.lines.filter((l) => l.kind !== 'border' || l.placedId !== placedId),
             })),
           }
         : piece,

@@ -32,7 +32,7 @@ export const fillingSchema = coatSchema.extend({
     .max(12, 'At most 12 layers.'),
 })
 
-/** How many of a flower go on one piece: a number, or as many as fit round an edge. */
+/** How many of a flower go on one piece: a number, or as many as fit round an edge or along lines. */
 export const placementSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('each'),
@@ -48,6 +48,8 @@ export const placementSchema = z.discriminatedUnion('kind', [
     /** Of which tier, counted from the lowest; 0 on what has no tiers. */
     tier: z.number().int().min(0).max(20).default(0),
   }),
+  /** A border along the lines that were drawn for it. */
+  z.object({ kind: z.literal('line') }),
 ])
 
 /** A part of a flower in two tones for one order: the second beside, inside or around the part's own colour. */

@@ -83,6 +83,15 @@ export function duplicatePiece(piece: Piece, newId: () => string): Piece {
       ...layout,
       id: newId(),
       sites: layout.sites.map((s) => ({ ...s, placedId: ids.get(s.placedId) ?? s.placedId })),
+      lines: layout.lines.map((line) =>
+        line.kind === 'border'
+          ? { ...line, placedId: ids.get(line.placedId) ?? line.placedId }
+          : {
+              ...line,
+              leafId: line.leafId && (ids.get(line.leafId) ?? null),
+              budId: line.budId && (ids.get(line.budId) ?? null),
+            },
+      ),
     })),
   }
 }

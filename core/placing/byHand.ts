@@ -66,7 +66,21 @@ export function moveBy(
   const held = new Set(bodies.filter((b) => taken.has(b.siteId!)))
   for (const body of held) body.push(chart, by.x, by.y, by.z)
   const moved = giveWay(hand, bodies, held)
-  return stored(hand, bodies, moved)
+  const next = stored(hand, bodies, moved)
+  // a stem goes with what grows along it
+  const groups = new Set(layout.sites.flatMap((s) => (taken.has(s.id) && s.groupId ? [s.groupId] : [])))
+  const lines = layout.lines.map((line) =>
+    groups.has(line.id)
+      ? {
+          ...line,
+          path: line.path.map((place) => {
+            const { x, y, z } = chart.point(chart.read(place))
+            return chart.store(chart.nearest(x + by.x, y + by.y, z + by.z))
+          }),
+        }
+      : line,
+  )
+  return { ...next, lines }
 }
 
 /** Lets whatever is near something give way to it, and leaves follow. @returns all that has moved. */
@@ -206,17 +220,31 @@ export function mirror(hand: Hand, ids: ReadonlySet<string>): Layout {
   })
 }
 
-/** All of it turned about the middle of the piece, against the clock; what is pinned goes too, as on a turned tier. */
+/**
+ * All of it turned about the middle of the piece, against the clock: what is pinned, words, lines and what is kept free too. A
+ * seam stays: it belongs to the cake, not to what lies on it.
+ */
 export function turnWhole(hand: Hand, deg: number): Layout {
   const { chart, layout } = hand
   const [c, s] = [Math.cos(deg / DEGREES), Math.sin(deg / DEGREES)]
+  const there = (place: Site['place']) => {
+    const p = chart.point(chart.read(place))
+    return chart.store(chart.nearest(c * p.x - s * p.y, s * p.x + c * p.y, p.z))
+  }
+  // what is read from the front turns with a top; on a side it stays upright
+  const upright = <T extends { place: Site['place']; turnDeg: number }>(thing: T): T => ({
+    ...thing,
+    place: there(thing.place),
+    turnDeg: thing.place.zone === 'top' ? wholeTurn(thing.turnDeg + deg) : thing.turnDeg,
+  })
   return {
     ...layout,
     turnDeg: wholeTurn(layout.turnDeg + deg),
-    sites: layout.sites.map((site) => {
-      const p = chart.point(chart.read(site.place))
-      return { ...site, place: chart.store(chart.nearest(c * p.x - s * p.y, s * p.x + c * p.y, p.z)) }
-    }),
+    sites: layout.sites.map((site) => ({ ...site, place: there(site.place) })),
+    words: layout.words.map(upright),
+    keepOuts: layout.keepOuts.map(upright),
+    lines: layout.lines.map((line) => ({ ...line, path: line.path.map(there) })),
+    path: layout.path.map(there),
   }
 }
 

@@ -1,7 +1,7 @@
 import type { KeepOut, Layout } from '../model/layout.ts'
-import { type Chart, type Sample, type Spot, upright } from '../surfaces/chart.ts'
+import { type Chart, type Sample, upright } from '../surfaces/chart.ts'
 import { letter } from '../words/letter.ts'
-import type { Area } from './area.ts'
+import type { Area, Where } from './area.ts'
 
 /** Samples of a ground are so close, in the radius of the smallest flower, but no closer and no more of them than this. */
 const STEP = 0.45
@@ -22,13 +22,16 @@ export interface Ground {
   area: Area
   samples: readonly GroundSample[]
   mm2: number
+  /** How far outside everything that is kept free a place is, mm; negative inside. */
+  clear(at: Where): number
   /** Points of the gaps between things that stand side by side, which only leaves reach. */
   gaps: readonly GroundSample[]
 }
 
 /** A school's area on a piece, sampled. */
 export function groundOf(chart: Chart, area: Area, keepOuts: readonly KeepOut[], smallestMm: number): Ground {
-  const free = withKeepOuts(chart, area, keepOuts)
+  const clear = clearOf(chart, keepOuts)
+  const free = keepOuts.length === 0 ? area : { ...area, insideMm: insideOf(area, clear) }
   const take = (stepMm: number) =>
     chart.samples(stepMm).flatMap((s): GroundSample[] => {
       const inside = free.insideMm(s, s.spot)
@@ -39,7 +42,7 @@ export function groundOf(chart: Chart, area: Area, keepOuts: readonly KeepOut[],
   const rough = take(3 * stepMm).reduce((sum, s) => sum + s.mm2, 0)
   const samples = take(Math.max(stepMm, Math.sqrt(rough / MOST_SAMPLES)))
   const gaps = chart.between(GAP_STEP_MM).map((s): GroundSample => ({ ...s, want: 0 }))
-  return { area: free, samples, gaps, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
+  return { area: free, clear, samples, gaps, mm2: samples.reduce((sum, s) => sum + s.mm2, 0) }
 }
 
 /** Room left around words, mm. */
@@ -67,10 +70,7 @@ export function keptFree({ keepOuts, words }: Pick<Layout, 'keepOuts' | 'words'>
 }
 
 /** How far outside everything that is kept free a place is, mm; negative inside. */
-export function clearOf(
-  chart: Chart,
-  keepOuts: readonly KeepOut[],
-): (at: { x: number; y: number; z: number }) => number {
+export function clearOf(chart: Chart, keepOuts: readonly KeepOut[]): (at: Where) => number {
   const parts = keepOuts.map(({ place, widthMm, heightMm, turnDeg }) => {
     const p = chart.point(chart.read(place))
     const way = upright(p)
@@ -99,8 +99,7 @@ export function clearOf(
   }
 }
 
-function withKeepOuts(chart: Chart, area: Area, keepOuts: readonly KeepOut[]): Area {
-  if (keepOuts.length === 0) return area
-  const clear = clearOf(chart, keepOuts)
-  return { ...area, insideMm: (at, spot: Spot) => Math.min(area.insideMm(at, spot), clear(at)) }
-}
+const insideOf =
+  (area: Area, clear: (at: Where) => number): Area['insideMm'] =>
+  (at, spot) =>
+    Math.min(area.insideMm(at, spot), clear(at))

@@ -14,6 +14,8 @@ const REACH = 0.5
 /** Each further leaf on one flower costs so many mm of bare coat. */
 const SHARED = 1.6
 const OUT = 2
+/** A mm of a leaf over words or a photograph costs more than any bare coat that it would cover. */
+const HIDES = 25
 /** A leaf that bridges the gap to the next cupcake is worth so many mm of coat. */
 const BRIDGE = 12
 const CHANCE = 0.2
@@ -109,14 +111,18 @@ function tuckAt(chart: Chart, ground: Ground, host: Body, leaf: Body): Tuck {
   const on = chart.point(tip)
   const beyond = -ground.area.insideMm(on, tip) - REACH * longMm
   const off = Math.hypot(end.x - on.x, end.y - on.y, end.z - on.z)
+  // half of its width and its tip stay off words and photographs
+  const over = Math.max(0, wideMm / 2 - ground.clear(end), wideMm / 2 - ground.clear(leaf))
   const bridging = chart.isBetween(end.x, end.y)
   return {
     host,
     leaf,
     at: ASKED.map((share) => ({ ...along(share * longMm), clear: wideMm })),
-    against: bridging
-      ? -BRIDGE
-      : OUT * (Math.max(0, beyond) + Math.max(0, -chart.insideMm(tip)) + Math.max(0, off - STANDS_OFF_MM)),
+    against:
+      HIDES * over +
+      (bridging
+        ? -BRIDGE
+        : OUT * (Math.max(0, beyond) + Math.max(0, -chart.insideMm(tip)) + Math.max(0, off - STANDS_OFF_MM))),
   }
 }
 

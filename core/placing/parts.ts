@@ -65,7 +65,7 @@ function workOf(chart: Chart, ground: Ground, counts: readonly Count[], pinned: 
     chart,
     ground: {
       area: { ...ground.area, starts, held: Math.min(starts.length, ground.area.held) },
-      ...{ samples, gaps: [], mm2: samples.reduce((sum, s) => sum + s.mm2, 0) },
+      ...{ clear: ground.clear, samples, gaps: [], mm2: samples.reduce((sum, s) => sum + s.mm2, 0) },
     },
     counts: counts.map(({ kind }) => ({ kind, count: 0 })),
     pinned: pinned.filter((b) => here(b.spot)),

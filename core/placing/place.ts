@@ -71,11 +71,14 @@ export function bodiesOf(chart: Chart, kinds: readonly Kind[], sites: readonly S
 export function placed(wanted: Wanted, improved: boolean): Layout {
   const { chart, kinds, layout, newId } = wanted
   const ground = groundFor(chart, kinds, layout)
+  // what grows along a line stays with it, as what is pinned does
+  const lines = new Set(layout.lines.map((line) => line.id))
   const pinned = bodiesOf(
     chart,
     kinds,
-    layout.sites.filter((s) => s.pinned),
+    layout.sites.filter((s) => s.pinned || (s.groupId !== null && lines.has(s.groupId))),
   )
+  for (const body of pinned) body.pinned = true
   const counts = besides(countsWanted(wanted, ground), pinned)
   const free = layout.fullness !== null
   const works =

@@ -146,6 +146,16 @@ describe('layouts of every school on every piece', () => {
         }
         const { bodies, chart } = place(cake, { schoolId: 'dome', keepOuts: [keepOut] })
         const middle = chart.point(chart.read(keepOut.place))
+        // no leaf with half its width, its middle or its tip over it
+        for (const b of bodies.filter((leaf) => leaf.rank < 0)) {
+          const { px, py, pz } = b.points
+          for (const share of [0, 0.5]) {
+            const mm = share * b.kind.longMm
+            const [dx, dy] = [b.x + mm * px - middle.x, b.y + mm * py - middle.y]
+            const off = Math.hypot(dx, dy, b.z + mm * pz - middle.z)
+            expect(off).toBeGreaterThan(Math.min(11, widthMm / 2))
+          }
+        }
         for (const { x, y, z, kind, rank } of bodies)
           if (rank >= 0)
             // 0.35 of a radius may reach over its edge

@@ -12,6 +12,7 @@ import { surfaceDefinition } from '../surfaces/index.ts'
 import { openingSlot } from '../tips/index.ts'
 import { wordUses } from './lettering.ts'
 import { type Lookup, unchosenColourId } from './lookup.ts'
+import { stemUses, unitsOnLines } from './stems.ts'
 
 /** A flower as one piece of the order wears it: fitted to size, with its number. */
 export interface FittedPlacement {
@@ -46,17 +47,23 @@ export function demand(at: Lookup): Demand {
   )
   const coats = at.order.pieces.flatMap((piece) => spreads(at, piece))
   const words = at.order.pieces.flatMap((piece) => wordUses(at, piece, icingOf(at, piece)))
-  return { placements, uses: [...coats, ...placements.flatMap((p) => flowerUses(at, p)), ...words] }
+  const stems = at.order.pieces.flatMap((piece) => stemUses(at, piece, icingOf(at, piece)))
+  const flowers = placements.flatMap((p) => flowerUses(at, p))
+  return { placements, uses: [...coats, ...stems, ...flowers, ...words] }
 }
 
 function fitPlacement(at: Lookup, piece: Piece, placed: PlacedFlower): FittedPlacement {
   const { flower, colours } = flowerForOrder(at.flower(placed.flowerId), placed)
   const fitted = at.fit(flower, placed)
-  const total =
-    placed.placement.kind === 'each'
-      ? flowersOn(piece, placed)
-      : piece.count * borderUnits(piece, placed.placement, scaledPitch(flower, fitted))
+  const total = totalOn(piece, placed, () => scaledPitch(flower, fitted))
   return { piece, placed, flower, colours, fitted, perPiece: total / piece.count, total }
+}
+
+function totalOn(piece: Piece, placed: PlacedFlower, pitchMm: () => number): number {
+  const { placement } = placed
+  if (placement.kind === 'each') return flowersOn(piece, placed)
+  if (placement.kind === 'line') return unitsOnLines(piece, placed.id, pitchMm())
+  return piece.count * borderUnits(piece, placement, pitchMm())
 }
 
 type BorderPlacement = Extract<PlacedFlower['placement'], { kind: 'border' }>

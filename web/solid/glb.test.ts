@@ -8,8 +8,10 @@ import { fitFlower } from '#core/flowers/resolve'
 import { flowerMesh } from '#core/mesh/flowerMesh'
 import { siteSchema } from '#core/model/layout'
 import { standOf } from '#core/placing/stands'
-import { chartOf } from '#core/surfaces/index'
+import { chartOf, surfaceSchema } from '#core/surfaces/index'
+import { boardOf, bodyOf } from './bodyOf.ts'
 import { flowerGlb, pieceGlb } from './glb.ts'
+import { plainParts } from './plainParts.ts'
 
 async function exported(id: string, hexes: Record<string, string>) {
   const flower = starterWorkshop.flowers.find((f) => f.id === id)!
@@ -115,5 +117,34 @@ describe('a piece as glTF', () => {
     expect(Math.abs(middle.x)).toBeLessThan(2)
     expect(middle.z).toBeGreaterThan(74)
     expect(blossom.max.z).toBeGreaterThan(0.075)
+  })
+
+  it('has the board that it stands on and the lines that are piped on it', async () => {
+    const shape = surfaceSchema.parse({
+      ...{ kind: 'bouquet', diameterMm: 60, domeMm: 6, standMm: 40, outline: { kind: 'round' } },
+      at: [
+        { x: -31, y: 0 },
+        { x: 31, y: 0 },
+      ],
+    })
+    const piece = { shape, coat: null, crumbCoat: null, filling: null, ownTiers: [] } as never
+    const chart = chartOf(shape)
+    const body = bodyOf(piece, chart, ['#efe6cd'], boardOf(piece, chart, 30))
+    const points = [0, 10, 20].map((x) => ({ x, y: 0, z: 50, nx: 0, ny: 0, nz: 1 }))
+    const plain = plainParts(body, [{ name: 'Hello', points, radiusMm: 1, hex: '#b98a3a' }])
+    const glb = await pieceGlb('Bouquet', chart.skin(), ['#efe6cd'], [], plain)
+    const { issues } = await validateBytes(glb)
+    expect([issues.numErrors, issues.messages.slice(0, 2)]).toEqual([0, []])
+    const { scene } = await new GLTFLoader().parseAsync(glb.buffer, '')
+    const mm = (v: number) => Math.round(v * 1000)
+    const words = new Box3().setFromObject(scene.getObjectByName('Hello')!)
+    expect([mm(words.min.x), mm(words.max.x)]).toEqual([0, 20])
+    // 122 across two cupcakes and 30 around them; a paper case for each, from the board to its rim
+    const below = scene.children
+      .filter((c) => c.name.startsWith('Stands_on'))
+      .map((c) => new Box3().setFromObject(c))
+    expect(below).toHaveLength(3)
+    expect(Math.max(...below.map((b) => mm(b.max.x - b.min.x)))).toBe(182)
+    expect(below.filter((b) => mm(b.max.y) === 40 && mm(b.min.y) === 0)).toHaveLength(2)
   })
 })

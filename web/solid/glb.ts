@@ -4,6 +4,7 @@ import type { Flower, Layer } from '#core/model/flower'
 import { type FlowerMesh, INNER_FACE } from '#core/solids/mesh'
 import type { Skin } from '#core/surfaces/chart'
 import { flowerPalette, PALETTE_ROWS, type Palette } from './palette.ts'
+import type { PlainPart } from './plainParts.ts'
 
 /** glTF measures in metres; a flower is measured in millimetres. */
 const METRES = 0.001
@@ -39,7 +40,8 @@ export interface GlbFlower {
 }
 
 /**
- * A piece with its flowers as binary glTF, each flower's mesh once and a node for every place where it stands.
+ * A piece with its flowers as binary glTF, each flower's mesh once and a node for every place where it stands; what it stands on,
+ * words and stems beside them.
  * @param coats colour of each tier, from the lowest, #rrggbb.
  */
 export function pieceGlb(
@@ -47,9 +49,11 @@ export function pieceGlb(
   skin: Skin,
   coats: readonly string[],
   flowers: readonly GlbFlower[],
+  plain: readonly PlainPart[] = [],
 ): Promise<Uint8Array<ArrayBuffer>> {
   const file = new GlbFile()
   file.put(name, file.coat(name, skin, coats))
+  for (const part of plain) file.put(part.name, file.plain(part))
   for (const flower of flowers) {
     if (flower.stands.length === 0) continue
     const mesh = file.flower(flower.name, flower.mesh, flower.layers, flower.colours)
@@ -113,6 +117,14 @@ class GlbFile {
       colours.set([r * FULL, g * FULL, b * FULL, FULL].map(Math.round), 4 * i)
     })
     return this.#mesh(name, skin, colours)
+  }
+
+  plain(part: PlainPart) {
+    const { r, g, b } = new Color(part.hex)
+    const one = [r * FULL, g * FULL, b * FULL, FULL].map(Math.round)
+    const colours = new Uint16Array((part.positions.length / 3) * 4)
+    for (let i = 0; i < colours.length; i += 4) colours.set(one, i)
+    return this.#mesh(part.name, part, colours)
   }
 
   put(name: string, mesh: ReturnType<GlbFile['flower']>, stand?: Float32Array): void {

@@ -1,6 +1,5 @@
 import {
   type BufferGeometry,
-  CatmullRomCurve3,
   Color,
   Group,
   InstancedMesh,
@@ -12,9 +11,7 @@ import {
   Raycaster,
   RingGeometry,
   type ShaderMaterial,
-  TubeGeometry,
   Vector2,
-  Vector3,
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
@@ -23,6 +20,7 @@ import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
 import { type PieceBody, pieceBody, spreadMm, underMm } from './pieceBody.ts'
+import { type Rope, ropeGeometry } from './ropes.ts'
 
 /** One flower, as often as it stands there. */
 export interface Stood {
@@ -33,21 +31,11 @@ export interface Stood {
   siteIds: readonly string[]
 }
 
-/** A point of the surface with its outward normal, mm. */
-export interface RopePoint {
-  x: number
-  y: number
-  z: number
-  nx: number
-  ny: number
-  nz: number
-}
-
 export interface PieceScene {
   body(body: PieceBody): void
   flowers(flowers: readonly Stood[]): void
-  /** Lines of icing that lie on the surface: words. */
-  ropes(ropes: readonly { points: readonly RopePoint[]; radiusMm: number; hex: string }[]): void
+  /** Lines of icing that lie on the surface. */
+  ropes(ropes: readonly Rope[]): void
   /** Rings around what is chosen: where, and how wide, mm. */
   chosen(stands: readonly { stand: Float32Array; r: number }[]): void
   /** Which thing is under a point of the canvas, in CSS pixels. */
@@ -185,14 +173,9 @@ export function createPieceScene(
         ;(child as Mesh<BufferGeometry, MeshLambertMaterial>).geometry.dispose()
         ;(child as Mesh<BufferGeometry, MeshLambertMaterial>).material.dispose()
       }
-      for (const { points, radiusMm, hex } of ropes) {
-        // half sunk in, as a bead that has been pressed on
-        const up = radiusMm * 0.5
-        const way = points.map((p) => new Vector3(p.x + up * p.nx, p.y + up * p.ny, p.z + up * p.nz))
-        if (way.length < 2) continue
-        const curve = new CatmullRomCurve3(way, false, 'centripetal')
-        const tube = new TubeGeometry(curve, way.length * 2, radiusMm, 6)
-        lettering.add(new Mesh(tube, new MeshLambertMaterial({ color: hex })))
+      for (const rope of ropes) {
+        const tube = ropeGeometry(rope)
+        if (tube) lettering.add(new Mesh(tube, new MeshLambertMaterial({ color: rope.hex })))
       }
       draw()
     },

@@ -97,6 +97,11 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
           schema={perPieceSchema}
           onChange={(perPiece) => change('number', { placement: { kind: 'each', perPiece } })}
         />
+      ) : placed.placement.kind === 'line' ? (
+        <div>
+          <Link to={`place/${piece.id}`}>along its lines</Link>
+          {units && <div className="quiet">{Math.round(units.flowers / piece.count)} units</div>}
+        </div>
       ) : (
         <div>
           <Select

@@ -2,7 +2,9 @@ import { useElementSize } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { hexToLab } from '#core/colour/lab'
 import { wordsSchema } from '#core/model/layout'
+import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { borderAlong, growSpray } from '#core/orders/lines'
 import { putOn } from '#core/placing/byHand'
 import type { Finding } from '#core/placing/judge'
 import type { Spot } from '#core/surfaces/chart'
@@ -15,6 +17,7 @@ import { tell } from '../../../parts/notify.tsx'
 import { Loading } from '../../../parts/states.tsx'
 import { boardOf, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { Arrangements } from './Arrangements.tsx'
+import { useDrawnLines } from './drawnLines.ts'
 import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
 import { useStamps } from './images.ts'
@@ -36,7 +39,7 @@ const SolidPane = lazy(async () => ({ default: (await import('./SolidPane.tsx'))
 export function Bench({ placing }: { placing: Placing }) {
   const { piece, hand, borders } = placing
   const { chart } = hand
-  const { order, workshop } = useOrderEditor()
+  const { order, workshop, edit } = useOrderEditor()
   const length = useLength()
   const [looking, setLooking] = useState(0)
   const [pointed, setPointed] = useState<Finding | null>(null)
@@ -54,8 +57,41 @@ export function Bench({ placing }: { placing: Placing }) {
     setPutting(null)
     const [first] = spots
     if (!putting || !first) return
-    setPart(putting.kind === 'flower' || putting.kind === 'line' ? 'flowers' : 'words')
-    if (putting.kind === 'line')
+    setPart(['flower', 'line'].includes(putting.kind) ? 'flowers' : 'words')
+    if (putting.kind === 'spray') {
+      const leaf = placing.kinds.find((k) => k.kind.lies)
+      const buds = placing.kinds.filter((k) => !k.kind.lies)
+      const [bud] = [...buds].sort((a, b) => a.kind.r - b.kind.r)
+      const stem = stemOf(order, workshop)
+      if (!stem) {
+        tell('A spray needs a round tip in the drawer and a colour in the order for its stem.')
+        return
+      }
+      edit(
+        'a spray',
+        (o) =>
+          growSpray(
+            o,
+            piece.id,
+            placing.layout.id,
+            {
+              ...{ id: newId(), kind: 'spray', path: spots.map((s) => chart.store(s)), ...stem },
+              ...{ stiffness: 'soft', leafId: leaf?.placedId ?? null, budId: bud?.placedId ?? null },
+            },
+            hand.kinds,
+            newId,
+          ),
+        `spray ${newId()}`,
+      )
+    } else if (putting.kind === 'border') {
+      const { placedId } = putting
+      const path = spots.map((s) => chart.store(s))
+      edit(
+        'a border along a line',
+        (o) => borderAlong(o, piece.id, placing.layout.id, placedId, path, newId),
+        `border ${newId()}`,
+      )
+    } else if (putting.kind === 'line')
       placing.lay('follow a line', { schoolId: 'path', path: spots.map((s) => chart.store(s)) })
     else if (putting.kind === 'flower') {
       const made = putOn(hand, putting.placedId, first, newId)
@@ -102,6 +138,7 @@ export function Bench({ placing }: { placing: Placing }) {
 
   const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
   const lettered = useLetteredOn(placing.layout, chart, order.colours, workshop)
+  const drawn = useDrawnLines(placing.layout, chart, order.colours, workshop)
   const board = useMemo(
     () => boardOf(piece, chart, workshop.settings.boardMarginMm),
     [piece, chart, workshop.settings.boardMarginMm],
@@ -111,18 +148,14 @@ export function Bench({ placing }: { placing: Placing }) {
     () =>
       borders.flatMap((kind): BorderLine[] => {
         const placement = piece.flowers.find((f) => f.id === kind.placedId)?.placement
-        return placement?.kind === 'border'
-          ? [
-              {
-                kind,
-                edge: placement.edge,
-                tier: placement.tier,
-                pitchMm: kind.run?.pitchMm ?? kind.kind.longMm,
-              },
-            ]
-          : []
+        const pitchMm = kind.run?.pitchMm ?? kind.kind.longMm
+        if (placement?.kind === 'border')
+          return [{ kind, pitchMm, on: { edge: placement.edge, tier: placement.tier } }]
+        return drawn
+          .filter(({ line }) => line.kind === 'border' && line.placedId === kind.placedId)
+          .map(({ points }) => ({ kind, pitchMm, on: { line: points } }))
       }),
-    [borders, piece.flowers],
+    [borders, piece.flowers, drawn],
   )
 
   const upper = useElementSize()
@@ -139,7 +172,7 @@ export function Bench({ placing }: { placing: Placing }) {
   const marked = pointed?.spot ?? null
   const aboveMap = (
     <SurfaceMap
-      {...{ placing, stamps, marked, lettered }}
+      {...{ placing, stamps, marked, lettered, drawn }}
       view={above}
       label={`${piece.name} from above`}
       ground={
@@ -159,13 +192,13 @@ export function Bench({ placing }: { placing: Placing }) {
         <div className={css.paneHead}>
           <h2>{piece.name}</h2>
           <div className={css.headEnd}>
-            <Exports {...{ placing, coats, lettered }} borders={lines} />
+            <Exports {...{ placing, coats, lettered, drawn, body }} borders={lines} />
           </div>
           <span className="quiet">{surfaceDefinition(piece.shape.kind).describe(piece.shape, length)}</span>
         </div>
         <Arrangements placing={placing} />
         <Suspense fallback={<Loading what="the solid" />}>
-          <SolidPane {...{ placing, body, looking, lettered }} borders={lines} onLook={setLooking} />
+          <SolidPane {...{ placing, body, looking, lettered, drawn }} borders={lines} onLook={setLooking} />
         </Suspense>
         <p className={css.hint}>
           drag beside a flower to turn it; seen from {hourOfLooking(looking)} o’clock
@@ -183,7 +216,7 @@ export function Bench({ placing }: { placing: Placing }) {
           {upper.width > 0 &&
             (hasSide ? (
               <SurfaceMap
-                {...{ placing, stamps, marked, lettered }}
+                {...{ placing, stamps, marked, lettered, drawn }}
                 view={unrolled}
                 label={`${piece.name}, its side laid flat`}
                 ground={<GroundUnrolled {...{ chart, coats }} view={unrolled} borders={lines} />}
@@ -211,7 +244,7 @@ export function Bench({ placing }: { placing: Placing }) {
         </div>
       </div>
       <PlacePanel
-        {...{ placing, lettered, part, measured }}
+        {...{ placing, lettered, drawn, part, measured }}
         onPart={setPart}
         onPoint={setPointed}
         onMeasure={() => {
@@ -243,6 +276,17 @@ function writingTip({ tips }: Workshop): string | undefined {
   const off = (t: (typeof rounds)[number]) => Math.abs(openingSize(t.opening) - WRITES_MM)
   return [...(owned.length > 0 ? owned : rounds)].sort((a, b) => off(a) - off(b))[0]?.id
 }
+
+/** What a stem is piped with to begin with: about as thick as a vine, in the greenest colour. */
+function stemOf(order: Order, { tips }: Workshop): { tipId: string; colourId: string } | null {
+  const rounds = tips.filter((t) => isRound(t.opening) && t.owned > 0)
+  const off = (t: (typeof rounds)[number]) => Math.abs(openingSize(t.opening) - STEM_MM)
+  const [tip] = [...rounds].sort((a, b) => off(a) - off(b))
+  const [colour] = [...order.colours].sort((a, b) => hexToLab(a.hex)[1] - hexToLab(b.hex)[1])
+  return tip && colour ? { tipId: tip.id, colourId: colour.id } : null
+}
+
+const STEM_MM = 2
 
 const darkness = (hex: string) => hexToLab(hex)[0]
 

@@ -5,7 +5,9 @@ import { templatePages } from '#core/placing/template'
 import { tell } from '../../../parts/notify.tsx'
 import { offerFile } from '../../../parts/offer.ts'
 import { printPages, savePages } from '../../../parts/printPages.ts'
+import type { PieceBody } from '../../../solid/pieceBody.ts'
 import { COARSE, solidOf } from '../../../workers/solids.ts'
+import type { DrawnLine } from './drawnLines.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
 import type { LaidWords } from './lettered.ts'
 import type { Placing } from './usePlacing.ts'
@@ -16,8 +18,11 @@ export function Exports(props: {
   coats: readonly string[]
   borders: readonly BorderLine[]
   lettered: readonly LaidWords[]
+  drawn: readonly DrawnLine[]
+  body: PieceBody
 }) {
-  const { placing, coats, borders, lettered } = props
+  const { placing, coats, borders, lettered, drawn, body } = props
+  const stems = drawn.filter(({ line }) => line.kind === 'spray')
   const { piece, hand, kinds, layout, index } = placing
   const [busy, setBusy] = useState(false)
   const name = `${piece.name}${piece.layouts.length > 1 ? `, way ${index + 1}` : ''}`
@@ -28,7 +33,7 @@ export function Exports(props: {
       kinds: hand.kinds,
       layout,
       nameOf: (id) => placing.kindOf(id)?.name ?? '',
-      lines: lettered.flatMap((l) => l.lines),
+      lines: [...lettered.flatMap((l) => l.lines), ...stems.map((s) => s.points)],
     })
 
   async function saveSolid() {
@@ -41,7 +46,14 @@ export function Exports(props: {
         layers: k.layers.map((l) => l.layer),
         colours: k.colours,
       })
-      const glb = await pieceGlb(name, hand.chart.skin(), coats, [
+      const { plainParts } = await import('../../../solid/plainParts.ts')
+      const plain = plainParts(body, [
+        ...lettered.flatMap(({ lines, beadMm, hex, words }) =>
+          lines.map((points) => ({ name: words.text, points, radiusMm: beadMm / 2, hex })),
+        ),
+        ...stems.map(({ points, beadMm, hex }) => ({ name: 'Stem', points, radiusMm: beadMm / 2, hex })),
+      ])
+      const flowers = [
         ...(await Promise.all(
           borders.map(async (b) => ({ ...(await mesh(b.kind)), stands: borderStands(b, hand.chart) })),
         )),
@@ -53,7 +65,8 @@ export function Exports(props: {
               .map((s) => standOf(hand.chart, k.kind, s)),
           })),
         )),
-      ])
+      ]
+      const glb = await pieceGlb(name, hand.chart.skin(), coats, flowers, plain)
       offerFile(new Blob([glb], { type: 'model/gltf-binary' }), `${name}.glb`)
     } catch (error) {
       tell(`The solid could not be saved: ${(error as Error).message}`)

@@ -1,5 +1,6 @@
 import { Circle, Line, Rect, Text } from 'react-konva'
 import { type BorderUnit, borderUnits } from '#core/placing/borders'
+import { borderOnLine, type LinePoint } from '#core/placing/onLine'
 import type { Chart, Course } from '#core/surfaces/chart'
 import { signedMm2 } from '#core/surfaces/outline'
 import { shade } from '../../../drawings/shade.ts'
@@ -13,14 +14,16 @@ const BOARD = '#dedbd5'
 /** A border of a piece: what it is piped from, and along which edge. */
 export interface BorderLine {
   kind: PlacedKind
-  edge: 'top' | 'foot'
-  tier: number
   pitchMm: number
+  /** An edge of the piece, or a line that was drawn. */
+  on: { edge: 'top' | 'foot'; tier: number } | { line: readonly LinePoint[] }
 }
 
 /** The units of a border where they stand. */
-export const unitsOf = (chart: Chart, { kind, edge, tier, pitchMm }: BorderLine): BorderUnit[] =>
-  borderUnits(chart, edge, tier, pitchMm, kind.kind.wideMm)
+export const unitsOf = (chart: Chart, { kind, on, pitchMm }: BorderLine): BorderUnit[] =>
+  'line' in on
+    ? borderOnLine(on.line, pitchMm)
+    : borderUnits(chart, on.edge, on.tier, pitchMm, kind.kind.wideMm)
 
 /** Units of a border as they stand, upright, each turned along its edge. */
 export function borderStands(border: BorderLine, chart: Chart): Float32Array[] {
@@ -149,7 +152,7 @@ export function GroundUnrolled(props: {
         )
       })}
       {borders
-        .filter((b) => b.edge === 'foot')
+        .filter(({ on }) => 'line' in on || on.edge === 'foot')
         .flatMap((border) =>
           unitsOf(chart, border).map(({ x, y, z }) => {
             const spot = chart.nearest(x, y, z)

@@ -8,7 +8,9 @@ import { schoolOf, schools } from '#core/placing/schools/index'
 import { FlagMark } from '../../../parts/AdviceList.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
+import type { DrawnLine } from './drawnLines.ts'
 import { KeptFreeList } from './KeptFree.tsx'
+import { LineList } from './Lines.tsx'
 import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
 import { ToHideList } from './ToHide.tsx'
@@ -22,6 +24,7 @@ export type PanelPart = 'flowers' | 'words' | 'guide'
 export function PlacePanel(props: {
   placing: Placing
   lettered: readonly LaidWords[]
+  drawn: readonly DrawnLine[]
   part: PanelPart
   onPart: (part: PanelPart) => void
   onPoint: (finding: Finding | null) => void
@@ -31,7 +34,7 @@ export function PlacePanel(props: {
 }) {
   const { placing, lettered, part, onPart, onPoint } = props
   const { keepOuts, toHide } = placing.layout
-  const besides = lettered.length + keepOuts.length + toHide.length
+  const besides = lettered.length + keepOuts.length + toHide.length + props.drawn.length
   return (
     <section className={css.panel} aria-label="How it is placed">
       <SegmentedControl
@@ -40,7 +43,7 @@ export function PlacePanel(props: {
         onChange={(next) => onPart(next as PanelPart)}
         data={[
           { value: 'flowers', label: 'Flowers' },
-          { value: 'words', label: besides > 0 ? `Words, free: ${besides}` : 'Words, free' },
+          { value: 'words', label: besides > 0 ? `Words, lines: ${besides}` : 'Words, lines' },
           { value: 'guide', label: 'Picture' },
         ]}
       />
@@ -62,6 +65,7 @@ export function PlacePanel(props: {
           <WordsPanel {...{ placing, lettered }} />
           <KeptFreeList placing={placing} />
           <ToHideList placing={placing} />
+          <LineList placing={placing} drawn={props.drawn} />
         </>
       )}
     </section>

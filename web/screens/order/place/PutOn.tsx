@@ -6,6 +6,8 @@ import type { Placing } from './usePlacing.ts'
 export type Putting =
   | { kind: 'flower'; placedId: string }
   | { kind: 'line' }
+  | { kind: 'spray' }
+  | { kind: 'border'; placedId: string }
   | { kind: 'free' }
   | { kind: 'photo' }
   | { kind: 'seam' }
@@ -16,6 +18,8 @@ export type Putting =
 
 const says: Record<Exclude<NonNullable<Putting>['kind'], 'flower'>, string> = {
   line: 'Draw the line in a view; the flowers will follow it.',
+  spray: 'Draw the stem in a view, from its thick end.',
+  border: 'Draw the line in a view; the border will run along it.',
   words: 'Press where the middle of the words goes.',
   free: 'Press the middle of what is to be kept free.',
   photo: 'Press the middle of the photograph.',
@@ -23,6 +27,14 @@ const says: Record<Exclude<NonNullable<Putting>['kind'], 'flower'>, string> = {
   stop: 'Press where the swirl stops.',
   measure: 'Press two points of the picture, from above.',
 }
+
+/** Whether it is drawn rather than pressed. */
+export const isDrawn = (putting: NonNullable<Putting>): boolean =>
+  putting.kind === 'line' || putting.kind === 'spray' || putting.kind === 'border'
+
+/** Borders of the piece, each recipe once. */
+const bordersOnce = ({ borders }: Placing) =>
+  borders.filter((b, i) => borders.findIndex((o) => o.kind.flowerId === b.kind.flowerId) === i)
 
 /** What can be put on a piece, and how. */
 export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putting: Putting) => void }) {
@@ -51,7 +63,20 @@ export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putti
             </Menu.Dropdown>
           </Menu>
           <Button onClick={() => onPut({ kind: 'words' })}>Words</Button>
-          <Button onClick={() => onPut({ kind: 'line' })}>Line by hand</Button>
+          <Menu position="bottom-end">
+            <Menu.Target>
+              <Button>Line by hand</Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              <Menu.Item onClick={() => onPut({ kind: 'line' })}>Flowers follow it</Menu.Item>
+              <Menu.Item onClick={() => onPut({ kind: 'spray' })}>A spray or vine along it</Menu.Item>
+              {bordersOnce(placing).map((b) => (
+                <Menu.Item key={b.placedId} onClick={() => onPut({ kind: 'border', placedId: b.placedId })}>
+                  {b.name} along it
+                </Menu.Item>
+              ))}
+            </Menu.Dropdown>
+          </Menu>
           <Menu position="bottom-end">
             <Menu.Target>
               <Button>Free or hidden</Button>

@@ -9,6 +9,7 @@ import { createPieceScene, type PieceScene, type Stood } from '../../../solid/pi
 import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import type { Solid } from '../../../workers/solid.worker.ts'
 import { COARSE, driven, solidOf } from '../../../workers/solids.ts'
+import type { DrawnLine } from './drawnLines.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
 import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
@@ -20,6 +21,7 @@ export function SolidPane(props: {
   body: PieceBody
   borders: readonly BorderLine[]
   lettered: readonly LaidWords[]
+  drawn: readonly DrawnLine[]
   looking: number
   onLook: (angle: number) => void
 }) {
@@ -54,12 +56,15 @@ export function SolidPane(props: {
 
   useEffect(() => scene.current?.body(body), [body])
   useEffect(() => {
-    scene.current?.ropes(
-      props.lettered.flatMap(({ lines, beadMm, hex }) =>
+    scene.current?.ropes([
+      ...props.lettered.flatMap(({ lines, beadMm, hex }) =>
         lines.map((points) => ({ points, radiusMm: beadMm / 2, hex })),
       ),
-    )
-  }, [props.lettered])
+      ...props.drawn
+        .filter(({ line }) => line.kind === 'spray')
+        .map(({ points, beadMm, hex }) => ({ points, radiusMm: beadMm / 2, hex })),
+    ])
+  }, [props.lettered, props.drawn])
   const stands = useMemo(
     () =>
       layout.sites.flatMap((site) => {

@@ -3,10 +3,12 @@ import { type ReactNode, useMemo, useRef, useState } from 'react'
 import { Circle, Group, Image, Layer, Line, Rect, Stage } from 'react-konva'
 import { moveTo, turnBy } from '#core/placing/byHand'
 import type { Chart, Point, Spot } from '#core/surfaces/chart'
+import type { DrawnLine } from './drawnLines.ts'
 import type { Stamp } from './images.ts'
 import { KeptFreeMarks } from './KeptFree.tsx'
+import { StemMarks } from './Lines.tsx'
 import type { LaidWords } from './lettered.ts'
-import type { Putting } from './PutOn.tsx'
+import { isDrawn, type Putting } from './PutOn.tsx'
 import { ToHideMarks } from './ToHide.tsx'
 import type { Placing } from './usePlacing.ts'
 import type { View } from './views.ts'
@@ -24,6 +26,7 @@ interface Props {
   /** A spot that somebody is being told about. */
   marked: { spot: Spot; diameterMm: number } | null
   lettered: readonly LaidWords[]
+  drawn: readonly DrawnLine[]
   putting: Putting
   /** Where something was put, or along which line. */
   onPlaced: (spots: Spot[], plane?: { x: number; y: number }) => void
@@ -75,7 +78,7 @@ export function SurfaceMap(props: Props) {
       onPointerDown={(e) => {
         if (!putting && e.target !== e.target.getStage() && e.target.name() !== 'ground') return
         const at = pointer()
-        if (putting?.kind === 'line') setDrawn([at])
+        if (putting && isDrawn(putting)) setDrawn([at])
         else if (putting) onPlaced([spotAt(at)], view.toPlane?.(at.x, at.y))
         else if (e.evt.pointerType === 'touch') placing.choose([])
         else setBox({ ...at, w: 0, h: 0 })
@@ -96,6 +99,7 @@ export function SurfaceMap(props: Props) {
       <Layer listening>
         {props.ground}
         <ToHideMarks {...{ placing, view }} />
+        <StemMarks drawn={props.drawn} view={view} />
         {seen.map(({ site, spot, at }) => {
           const stamp = stamps.get(site.placedId)
           if (!stamp) return null

@@ -60,8 +60,12 @@ export function usePlacing(piece: Piece): Placing | null {
     const known = all?.filter((k) => ids.has(k.placedId))
     return known?.length === ids.size ? known : undefined
   }, [all, piece.flowers, piece.setOns, order.setOns])
-  const kinds = useMemo(() => mine?.filter((k) => k.form !== 'border'), [mine])
-  const borders = useMemo(() => mine?.filter((k) => k.form === 'border') ?? [], [mine])
+  // while a flower that has just come is worked out, the others stay on screen
+  const last = useRef<{ pieceId: string; kinds: PlacedKind[] } | null>(null)
+  if (mine) last.current = { pieceId: piece.id, kinds: mine }
+  const shown = mine ?? (last.current?.pieceId === piece.id ? last.current.kinds : undefined)
+  const kinds = useMemo(() => shown?.filter((k) => k.form !== 'border'), [shown])
+  const borders = useMemo(() => shown?.filter((k) => k.form === 'border') ?? [], [shown])
   const plain = useMemo(() => kinds?.map((k) => k.kind), [kinds])
 
   const ask = useMemo(() => {
@@ -86,7 +90,8 @@ export function usePlacing(piece: Piece): Placing | null {
   const run = useRef(0)
   const lay = useCallback(
     (label: string, part: Partial<Layout>) => {
-      if (!plain) return
+      // placed anew only when all of them are known: none is lost
+      if (!plain || !mine) return
       run.current += 1
       const mineRun = run.current
       const base = stored ?? layoutSchema.parse({ id: newId(), schoolId: 'dome' })
@@ -117,7 +122,7 @@ export function usePlacing(piece: Piece): Placing | null {
         }
       })()
     },
-    [plain, stored, piece, workshop, put],
+    [plain, mine, stored, piece, workshop, put],
   )
   const change = useCallback(
     (label: string, how: (now: Hand) => Layout, key?: string) => {
