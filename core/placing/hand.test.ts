@@ -53,9 +53,17 @@ const judged = (hand: Hand, layout = hand.layout): Finding[] =>
     layout,
     ground: groundFor(hand.chart, kinds, layout),
     bodies: bodiesOf(hand.chart, kinds, layout.sites),
+    lidMm: null,
     nameOf: (id) => id,
     length: (mm) => `${mm.toFixed(1)} mm`,
   })
+const underLid = (hand: Hand, lidMm: number): Finding[] =>
+  judge({
+    ...hand,
+    ground: groundFor(hand.chart, kinds, hand.layout),
+    bodies: bodiesOf(hand.chart, kinds, hand.layout.sites),
+    ...{ lidMm, nameOf: (id) => id, length: (mm) => `${mm.toFixed(1)} mm` },
+  }).filter((f) => f.key.startsWith('lid'))
 const said = (hand: Hand, start: string) => judged(hand).find((f) => f.words.startsWith(start))
 
 describe('a flower that is dragged', () => {
@@ -189,6 +197,14 @@ describe('what is said of a layout', () => {
       said(on(cake, [site('a', 'other', 0, 0, { place: ledge })]), 'other touches the tier above'),
     ).toBeDefined()
   })
+  it('tells what touches the lid, by how much, for the height that the box leaves over the rim', () => {
+    const flat = on(cookie, [site('a', 'tall', 0, 0), site('b', 'large', 30, 0)])
+    expect(underLid(flat, 41)).toEqual([])
+    const [found, ...others] = underLid(flat, 35)
+    expect(others).toEqual([])
+    expect(found!.words).toMatch(/^tall touches the lid of the box by 5\.0 mm/)
+    expect(judged(flat).some((f) => f.key.startsWith('lid'))).toBe(false)
+  })
   it('tells two of a kind and two opposite, and lets a person wave it off', () => {
     const twins = on(cookie, [
       site('a', 'large', -25, 0),
@@ -218,7 +234,12 @@ describe('what is said of a layout', () => {
     )
     const findings = judge({
       ...{ chart, kinds: mix, layout, ground: groundFor(chart, mix, layout) },
-      ...{ bodies: bodiesOf(chart, mix, layout.sites), nameOf: (id: string) => id, length: String },
+      ...{
+        bodies: bodiesOf(chart, mix, layout.sites),
+        nameOf: (id: string) => id,
+        length: String,
+        lidMm: null,
+      },
     })
     expect(findings[0]).toMatchObject({ key: 'crowded', remedies: [{ kind: 'fit' }] })
     expect(findings.filter((f) => f.key.startsWith('into'))).toEqual([])

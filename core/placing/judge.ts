@@ -48,6 +48,8 @@ export interface Judged {
   bodies: readonly Body[]
   kinds: readonly Kind[]
   layout: Layout
+  /** Clear height that the box leaves above the rim of the piece, mm; null where there is no box, or nobody has measured it. */
+  lidMm: number | null
   /** What a flower is called. */
   nameOf(placedId: string): string
   /** A length in the bakery's units. */
@@ -80,6 +82,7 @@ export function judge(of: Judged): Finding[] {
     ...hangsOver(of),
     ...tooHeavy(of),
     ...touchesTier(of),
+    ...touchesLid(of),
     ...bare(of),
     ...betweenCupcakes(of),
     ...seams(of),
@@ -237,6 +240,27 @@ function touchesTier({ chart, bodies, nameOf, length }: Judged): Finding[] {
         siteIds: [b.siteId!],
         spot: null,
         remedies: [{ kind: 'moveIn', label: 'Move it out', siteId: b.siteId! }],
+      },
+    ]
+  })
+}
+
+function touchesLid({ chart, bodies, lidMm, nameOf, length }: Judged): Finding[] {
+  if (lidMm === null) return []
+  const rim = Math.max(...chart.courses.filter((c) => c.id === 'top').map((c) => c.at(0).z))
+  return standing(bodies).flatMap((b): Finding[] => {
+    // it reaches up by its height as it leans, and by its rim
+    const reach = b.z + b.kind.h * b.nz + b.kind.r * Math.sqrt(Math.max(0, 1 - b.nz * b.nz))
+    const mm = reach - rim - lidMm
+    if (mm <= OVER_MM) return []
+    return [
+      {
+        key: `lid ${b.siteId}`,
+        severity: 'decide',
+        words: `${nameOf(b.kind.placedId)} touches the lid of the box by ${length(mm)}, ${whereWords(chart, b, b.spot)}`,
+        siteIds: [b.siteId!],
+        spot: null,
+        remedies: [{ kind: 'takeOff', label: 'Take it off', siteId: b.siteId! }],
       },
     ]
   })

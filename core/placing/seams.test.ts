@@ -26,6 +26,7 @@ const standing = (layout: Layout) => bodiesOf(chart, kinds, layout.sites)
 const findings = (layout: Layout) =>
   judge({
     ...{ chart, kinds, layout, ground: groundFor(chart, kinds, layout), bodies: standing(layout) },
+    lidMm: null,
     ...{ nameOf: (id) => id, length: (mm) => `${Math.round(mm)} mm` },
   }).filter((f) => f.key.startsWith('seam'))
 

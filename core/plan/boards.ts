@@ -1,6 +1,6 @@
 import type { Cake, Plan, Supply } from '../model/plan.ts'
 import { boardUnder, vaseLoop } from '../surfaces/bouquet.ts'
-import { chartOf } from '../surfaces/index.ts'
+import { chartOf, standsOnBoard } from '../surfaces/index.ts'
 import { boxOf } from '../surfaces/outline.ts'
 import type { FittedPlacement } from './demand.ts'
 import type { Lookup } from './lookup.ts'
@@ -16,9 +16,8 @@ export function boards(at: Lookup, placements: readonly FittedPlacement[]): Plan
   const { boardMarginMm, lidClearMm } = at.workshop.settings
   return at.order.pieces.flatMap((piece) => {
     const { shape } = piece
-    if (shape.kind === 'cake') return []
+    if (shape.kind === 'cake' || !standsOnBoard(shape)) return []
     const chart = chartOf(shape)
-    if (shape.kind !== 'bouquet' && !chart.bands.some((b) => b.zone === 'side')) return []
     const size =
       shape.kind === 'bouquet'
         ? boardUnder(shape, boardMarginMm)

@@ -44,3 +44,10 @@ export function seenAreaMm2(shape: Surface): number {
 
 /** How a piece's surface is measured and moved about on. */
 export const chartOf = (shape: Surface): Chart => surfaceDefinition(shape.kind).chart(shape)
+
+/** Whether a piece stands on a board of its own: cakes do, and bouquets. */
+export const standsOnBoard = (shape: Surface): boolean =>
+  shape.kind === 'bouquet' ||
+  surfaceDefinition(shape.kind)
+    .edges(shape)
+    .some((e) => e.id === 'foot')

@@ -2,7 +2,7 @@ import type { OrderColour, Piece } from '#core/model/order'
 import { spreadsOn } from '#core/model/spreads'
 import { boardUnder } from '#core/surfaces/bouquet'
 import type { Chart } from '#core/surfaces/chart'
-import { surfaceDefinition } from '#core/surfaces/index'
+import { standsOnBoard, surfaceDefinition } from '#core/surfaces/index'
 import type { PieceBody } from './pieceBody.ts'
 
 const CRUST = '#c89b6a'
@@ -28,7 +28,7 @@ export interface Board {
 export function boardOf(piece: Piece, chart: Chart, marginMm: number): Board | null {
   const { shape } = piece
   if (shape.kind === 'bouquet') return { ...boardUnder(shape, marginMm), round: false }
-  if (!chart.bands.some((b) => b.zone === 'side')) return null
+  if (!standsOnBoard(shape)) return null
   const round = shape.kind === 'cake' || shape.kind === 'ring'
   return {
     wideMm: 2 * ((round ? chart.reachMm : chart.top.x) + marginMm),

@@ -81,7 +81,13 @@ const placing = {
     const newId = () => `s-${crypto.randomUUID().slice(0, 12)}`
     return layOut({ chart, kinds, numbers: new Map(numbers), layout, newId }, improved)
   },
-  judge(piece: Pick<Piece, 'shape'>, kinds: Kind[], names: [string, string][], layout: Layout): Judgement {
+  judge(
+    piece: Pick<Piece, 'shape'>,
+    kinds: Kind[],
+    names: [string, string][],
+    layout: Layout,
+    lidMm: number | null,
+  ): Judgement {
     const chart = chartOf(piece.shape)
     const ground = groundFor(chart, kinds, layout)
     const bodies = bodiesOf(chart, kinds, layout.sites)
@@ -92,7 +98,7 @@ const placing = {
     }))
     return {
       findings: judge({
-        ...{ chart, ground, bodies, kinds, layout },
+        ...{ chart, ground, bodies, kinds, layout, lidMm },
         nameOf: (id) => nameOf.get(id) ?? 'A flower',
         length: (mm) => formatLength(mm, needed().settings.lengths),
       }),

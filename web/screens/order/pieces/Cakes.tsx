@@ -1,8 +1,10 @@
 import { Button } from '@mantine/core'
+import { useMemo } from 'react'
 import { supportPages } from '#core/guides/supportGuide'
-import type { Cake } from '#core/model/plan'
+import type { Cake, Plan } from '#core/model/plan'
 import { isCake } from '#core/orders/tiers'
 import { type CakeTier, tierName } from '#core/surfaces/cake'
+import { chartOf } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useLength } from '../../../parts/length.tsx'
@@ -13,11 +15,14 @@ import css from './Cakes.module.css'
 /** What every cake of the order stands on, what holds it up, what it weighs and the box that takes it. */
 export function Cakes() {
   const { plan } = useOrderEditor()
-  if (!plan || plan.cakes.length === 0) return null
+  if (!plan || plan.cakes.length + plan.boards.length === 0) return null
   return (
     <>
       {plan.cakes.map((cake) => (
         <CakeCard key={cake.pieceId} cake={cake} />
+      ))}
+      {plan.boards.map((board) => (
+        <BoardCard key={board.pieceId} board={board} />
       ))}
     </>
   )
@@ -91,6 +96,60 @@ function CakeCard({ cake }: { cake: Cake }) {
         Cautious starts, to be changed in the settings: your practice and what your supplier says of boards
         and supports decide. Count supports and rod in, and out again before it is eaten; cut them away from
         the hand.
+      </p>
+    </Card>
+  )
+}
+
+/** What lies on a board that is not round: how large it is, its box, and the cake that a vase is cut from. */
+function BoardCard({ board }: { board: Plan['boards'][number] }) {
+  const { order, workshop } = useOrderEditor()
+  const length = useLength()
+  const piece = order.pieces.find((p) => p.id === board.pieceId)
+  const chart = useMemo(() => piece && chartOf(piece.shape), [piece])
+  if (!piece || !chart) return null
+  const { wideMm, deepMm, thickMm, boxHighMm, cutFrom, count } = board
+  const rims = chart.above.map((loop) => `M${loop.map(({ x, y }) => `${x} ${-y}`).join('L')}z`).join('')
+  return (
+    <Card title={piece.name} aside={count > 1 ? `${count} of them` : undefined}>
+      <div className={css.cake}>
+        <svg
+          className={css.side}
+          viewBox={`${-wideMm / 2 - 4} ${-deepMm / 2 - 4} ${wideMm + 8} ${deepMm + 8}`}
+          role="img"
+          aria-label="The board from above"
+        >
+          <rect x={-wideMm / 2} y={-deepMm / 2} width={wideMm} height={deepMm} rx={3} />
+          <path d={rims} className={css.rims} />
+        </svg>
+        <dl className={css.list}>
+          <div>
+            <dt>Lies on</dt>
+            <dd>
+              a board of {length(wideMm)} by {length(deepMm)}, {length(thickMm)} thick:{' '}
+              {length(workshop.settings.boardMarginMm)} to be seen on every side
+            </dd>
+          </div>
+          {cutFrom && (
+            <div>
+              <dt>Vase</dt>
+              <dd>
+                cut from a cake of at least {length(Math.ceil(cutFrom.wideMm))} by{' '}
+                {length(Math.ceil(cutFrom.deepMm))}
+              </dd>
+            </div>
+          )}
+          <div>
+            <dt>Box</dt>
+            <dd>
+              {length(wideMm)} by {length(deepMm)} inside, {length(boxHighMm)} high
+            </dd>
+          </div>
+        </dl>
+      </div>
+      <p className="quiet">
+        {piece.shape.kind === 'bouquet' && 'A dot of icing under each case keeps it where it is. '}
+        What your supplier says of boards and boxes decides.
       </p>
     </Card>
   )

@@ -1,4 +1,5 @@
 import { NavLink, Outlet } from 'react-router'
+import { standsOnBoard } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import css from './PiecesFrame.module.css'
 
@@ -6,12 +7,12 @@ import css from './PiecesFrame.module.css'
 export function PiecesFrame() {
   const { order } = useOrderEditor()
   if (order.pieces.length === 0) return <Outlet />
-  const hasCake = order.pieces.some((p) => p.shape.kind === 'cake')
+  const onBoards = order.pieces.some(({ shape }) => standsOnBoard(shape))
   const parts = [
     { to: '.', end: true, name: 'On each' },
     { to: 'place', end: false, name: 'Place' },
     { to: 'tray', end: false, name: 'Tray' },
-    ...(hasCake ? [{ to: 'boards', end: false, name: 'Supports and boxes' }] : []),
+    ...(onBoards ? [{ to: 'boards', end: false, name: 'Supports and boxes' }] : []),
   ]
   return (
     <>

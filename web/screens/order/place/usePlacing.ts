@@ -68,11 +68,12 @@ export function usePlacing(piece: Piece): Placing | null {
   const borders = useMemo(() => shown?.filter((k) => k.form === 'border') ?? [], [shown])
   const plain = useMemo(() => kinds?.map((k) => k.kind), [kinds])
 
+  const lidMm = order.travel === 'onSite' ? null : order.boxMm
   const ask = useMemo(() => {
     if (!plain || !kinds || !stored) return null
     const names = kinds.map((k): [string, string] => [k.placedId, k.name])
-    return () => placing(workshop).judge({ shape: piece.shape }, plain, names, stored)
-  }, [workshop, piece.shape, plain, kinds, stored])
+    return () => placing(workshop).judge({ shape: piece.shape }, plain, names, stored, lidMm)
+  }, [workshop, piece.shape, plain, kinds, stored, lidMm])
   const { answer: judgement } = useLatest<Judgement>(ask)
 
   const put = useCallback(

@@ -1,0 +1,147 @@
+import type { Order } from '../core/model/order.ts'
+import { expect, type Page, test } from './bakery.ts'
+
+const order = async (page: Page, id: string) =>
+  ((await (await page.request.get(`/api/orders/${id}`)).json()) as { order: Order }).order
+const stored = (page: Page, id: string, is: (order: Order) => boolean) =>
+  expect.poll(async () => is(await order(page, id)), { timeout: 60_000 }).toBe(true)
+
+test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that shows', async ({ page }) => {
+  await page.goto('/orders/reading-room/pieces')
+  await page.getByRole('button', { name: 'Add a piece' }).click()
+  await page.getByRole('menuitem', { name: 'Cupcake bouquets' }).click()
+  const piece = page.getByRole('region', { name: 'Cupcake bouquet' })
+  await piece.getByLabel('Cupcakes', { exact: true }).fill('12')
+  await piece.getByLabel('Cupcakes', { exact: true }).blur()
+  await piece.getByRole('combobox', { name: 'Laid as' }).click()
+  await page.getByRole('option', { name: 'Heart' }).click()
+  await piece.getByRole('checkbox', { name: 'A small cake below, trimmed to a vase' }).check()
+  await stored(page, 'reading-room', ({ pieces }) => {
+    const shape = pieces.at(-1)!.shape
+    return (
+      shape.kind === 'bouquet' && shape.at.length === 12 && shape.outline.kind === 'heart' && !!shape.vase
+    )
+  })
+  // letters that do not come out at that number say so
+  await piece.getByRole('combobox', { name: 'Laid as' }).click()
+  await page.getByRole('option', { name: 'Letters' }).click()
+  await piece.getByLabel('Letters', { exact: true }).fill('Q?')
+  await expect(piece.getByText('One to six letters or digits.')).toBeVisible()
+  await piece.getByRole('combobox', { name: 'Laid as' }).click()
+  await page.getByRole('option', { name: 'Fan' }).click()
+
+  await piece.getByRole('button', { name: 'Add a flower' }).click()
+  await page.getByLabel('Search the library').fill('ranunculus')
+  await page.getByRole('button', { name: /Ranunculus/ }).click()
+  await page.getByLabel('Search the library').fill('leaf')
+  await page.getByRole('button', { name: 'Add Leaf', exact: true }).first().click()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await piece.getByLabel('Ranunculus on each of Cupcake bouquet').fill('12')
+  await piece.getByLabel('Size of Ranunculus').fill('56')
+  await piece.getByLabel('Leaf on each of Cupcake bouquet').fill('4')
+  await piece.getByLabel('Leaf on each of Cupcake bouquet').blur()
+
+  await page.getByRole('link', { name: 'Place', exact: true }).click()
+  await page.getByRole('link', { name: /Cupcake bouquet/ }).click()
+  await page.getByRole('button', { name: /^One in the middle/ }).click()
+  await stored(page, 'reading-room', ({ pieces }) => pieces.at(-1)!.layouts[0]?.sites.length === 16)
+  // one to a cupcake
+  const laid = (await order(page, 'reading-room')).pieces.at(-1)!
+  const flowers = laid.layouts[0]!.sites.filter((s) => s.role !== 'leaf')
+  expect(new Set(flowers.map((s) => s.place.tier)).size).toBe(12)
+
+  await page.getByRole('button', { name: 'Bridge it with a leaf' }).first().click()
+  await stored(page, 'reading-room', ({ pieces }) => pieces.at(-1)!.layouts[0]!.sites.length === 17)
+
+  await page.getByRole('link', { name: 'Supports and boxes' }).click()
+  const board = page.getByRole('img', { name: 'The board from above' })
+  await expect(board).toBeVisible()
+  await expect(page.getByText(/cut from a cake of at least/)).toBeVisible()
+})
+
+test('put something on that is no food, read what it says, place it, and find it in the order of work', async ({
+  page,
+}) => {
+  await page.goto('/orders/reading-room/pieces')
+  const piece = page.getByRole('main').getByRole('region').first()
+  const name = (await order(page, 'reading-room')).pieces[0]!.name
+  await piece.getByRole('button', { name: 'Put something on' }).click()
+  await page.getByRole('menuitem', { name: 'Something else…' }).click()
+  const form = page.getByRole('dialog')
+  await form.getByLabel('Name').fill('Paper flag')
+  await form.getByRole('combobox', { name: 'What it is' }).click()
+  await page.getByRole('option', { name: 'Pick or sign' }).click()
+  await form.getByRole('combobox', { name: 'By its label' }).click()
+  await page.getByRole('option', { name: 'Not food' }).click()
+  await form.getByLabel('What its label says, word for word').fill('Decoration, do not eat')
+  await form.getByLabel('One costs').fill('0.4')
+  await form.getByLabel('One costs').blur()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await piece.getByLabel(`Paper flag on each of ${name}`).fill('1')
+  await piece.getByLabel(`Paper flag on each of ${name}`).blur()
+  await expect(page.getByText(/Paper flag is not food: count \d+ on.*“Decoration, do not eat”/)).toBeVisible()
+
+  await page.getByRole('link', { name: 'Place', exact: true }).click()
+  const first = page.getByRole('button', { name: /^One in the middle/ })
+  await first
+    .or(page.getByRole('button', { name: 'Another like this' }))
+    .first()
+    .waitFor()
+  if (await first.isVisible()) await first.click()
+  await page.getByRole('button', { name: 'Another like this' }).waitFor()
+  await page.getByRole('button', { name: 'Flower', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Paper flag' }).click()
+  const map = page.getByRole('region', { name: 'From above' })
+  const box = (await map.boundingBox())!
+  await page.mouse.click(box.x + box.width / 2 + 20, box.y + box.height / 2 + 20)
+  await stored(page, 'reading-room', ({ pieces }) => {
+    const [{ setOns, layouts }] = pieces as [Order['pieces'][number]]
+    return layouts.some((l) => l.sites.some((s) => s.placedId === setOns[0]?.id))
+  })
+  await page.goto('/orders/reading-room/bags')
+  await expect(page.getByText(/\d+ × paper flag/)).toBeVisible()
+})
+
+test('draw a spray by hand, choose what grows along it, hide a seam, take it all back', async ({ page }) => {
+  await page.goto('/orders/observatory/pieces/place/tier-lower')
+  const map = page.getByRole('region', { name: 'The side laid flat' })
+  await expect(map.locator('canvas')).toBeVisible()
+  const cake = ({ pieces }: Order) => pieces.find((p) => p.id === 'tier-lower')!
+  const before = cake(await order(page, 'observatory'))
+  const box = (await map.boundingBox())!
+  const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const
+
+  await page.getByRole('button', { name: 'Line by hand' }).click()
+  await page.getByRole('menuitem', { name: 'A spray or vine along it' }).click()
+  await page.mouse.move(...at(0.78, 0.9))
+  await page.mouse.down()
+  await page.mouse.move(...at(0.86, 0.78), { steps: 6 })
+  await page.mouse.move(...at(0.95, 0.82), { steps: 6 })
+  await page.mouse.up()
+  const lines = page.getByRole('region', { name: 'Lines that were drawn' })
+  await expect(lines.getByText(/Spray, \d+ mm long/)).toBeVisible()
+  await stored(
+    page,
+    'observatory',
+    (o) => cake(o).layouts[0]!.sites.length > before.layouts[0]!.sites.length + 6,
+  )
+  const buds = (o: Order) => cake(o).layouts[0]!.sites.filter((s) => s.role === 'bud').length
+  expect(buds(await order(page, 'observatory'))).toBeGreaterThan(2)
+  await lines.getByRole('combobox', { name: 'Bud' }).click()
+  await page.getByRole('option', { name: 'none' }).click()
+  await stored(page, 'observatory', (o) => buds(o) === 0)
+
+  await page.getByRole('button', { name: 'Free or hidden' }).click()
+  await page.getByRole('menuitem', { name: 'Hide a seam of the coat' }).click()
+  await page.mouse.click(...at(0.1, 0.7))
+  const panel = page.getByRole('region', { name: 'How it is placed' })
+  await panel.getByText('Flowers', { exact: true }).click()
+  const finding = panel.getByRole('listitem').filter({ hasText: 'of the seam shows' })
+  await expect(finding).toBeVisible()
+  await finding.getByRole('button', { name: /^Turn the tier \d+°/ }).click()
+  await stored(page, 'observatory', (o) => cake(o).layouts[0]!.toHide.length === 1)
+
+  const undo = page.getByRole('button', { name: /^Undo/ })
+  for (let i = 0; i < 8 && (await undo.isEnabled()); i++) await undo.click()
+  await stored(page, 'observatory', (o) => JSON.stringify(cake(o)) === JSON.stringify(before))
+})
