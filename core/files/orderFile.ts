@@ -3,7 +3,7 @@ import { type Fault, flowerFaults, orderFaults } from '../model/faults.ts'
 import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'
 import { type Order, orderSchema } from '../model/order.ts'
-import { tipsNamed, tipsOfWords } from '../model/retip.ts'
+import { tipsNamed, tipsOfLayouts } from '../model/retip.ts'
 import { tipSchema } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
 
@@ -76,7 +76,7 @@ export function writeOrderFile(order: Order, workshop: Workshop): OrderFile {
   const icingIds = new Set([order.icingKindId, ...order.pieces.map((p) => p.icingKindId)])
   const tipIds = new Set([
     ...flowers.flatMap((f) => f.layers.map((l) => l.tipId)),
-    ...order.pieces.flatMap((p) => [...p.flowers.flatMap(tipsNamed), ...tipsOfWords(p)]),
+    ...order.pieces.flatMap((p) => [...p.flowers.flatMap(tipsNamed), ...tipsOfLayouts(p)]),
   ])
   return {
     format: 'kanten-order',

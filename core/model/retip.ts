@@ -14,13 +14,17 @@ export function retipped(placed: PlacedFlower, idOf: (tipId: string) => string):
   }
 }
 
-/** Every tip that a piece names besides its flowers: what its words are written with. */
-export const tipsOfWords = ({ layouts }: Pick<Piece, 'layouts'>): string[] =>
-  layouts.flatMap((layout) => layout.words.map((words) => words.tipId))
+/** Every tip that a piece names besides its flowers: what its words are written with, and its stems drawn. */
+export const tipsOfLayouts = ({ layouts }: Pick<Piece, 'layouts'>): string[] =>
+  layouts.flatMap((layout) => [
+    ...layout.words.map((words) => words.tipId),
+    ...layout.lines.flatMap((line) => (line.kind === 'spray' ? [line.tipId] : [])),
+  ])
 
 /** A piece's arrangements with every tip that they name looked up anew. */
 export const retippedLayouts = ({ layouts }: Pick<Piece, 'layouts'>, idOf: (tipId: string) => string) =>
   layouts.map((layout) => ({
     ...layout,
     words: layout.words.map((words) => ({ ...words, tipId: idOf(words.tipId) })),
+    lines: layout.lines.map((line) => (line.kind === 'spray' ? { ...line, tipId: idOf(line.tipId) } : line)),
   }))

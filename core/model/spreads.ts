@@ -5,7 +5,7 @@ export function spreadsOn(piece: Piece, tier: number): Spreads {
   return piece.ownTiers.find((own) => own.tier === tier) ?? piece
 }
 
-/** A piece with the colour of everything that is spread or written on it changed. */
+/** A piece with the colour of everything that is spread, written or drawn on it changed. */
 export function respread(piece: Piece, to: (colourId: string) => string): Piece {
   const recolour = <S extends { colourId: string }>(spread: S | null): S | null =>
     spread && { ...spread, colourId: to(spread.colourId) }
@@ -21,6 +21,9 @@ export function respread(piece: Piece, to: (colourId: string) => string): Piece 
     layouts: piece.layouts.map((layout) => ({
       ...layout,
       words: layout.words.map((words) => ({ ...words, colourId: to(words.colourId) })),
+      lines: layout.lines.map((line) =>
+        line.kind === 'spray' ? { ...line, colourId: to(line.colourId) } : line,
+      ),
     })),
   }
 }

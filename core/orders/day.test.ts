@@ -19,6 +19,20 @@ describe('a bench day', () => {
     expect(plan.totals.pipedGrams).toBeCloseTo(piped, 6)
     expect(plan.totals.mixedGrams).toBeLessThanOrEqual(apart.reduce((sum, p) => sum + p.totals.mixedGrams, 0))
   })
+  it('puts on what each order puts on, twice where two do', () => {
+    const keeper = load('keeper')
+    const twice = planOrder(mergeOrders([keeper, orders[1]!, keeper]), starterWorkshop)
+    expect(twice.supplies.filter((s) => s.kind === 'setOn').map((s) => [s.name, s.needed])).toEqual([
+      ...[
+        ['Sign: “Safe harbour”', 1],
+        ['Sugar pearl, 4 mm', 24],
+      ],
+      ...[
+        ['Sign: “Safe harbour”', 1],
+        ['Sugar pearl, 4 mm', 24],
+      ],
+    ])
+  })
   it('mixes an equal colour in one bowl under both names, and shares every bowl out to the gram', () => {
     const twins = [
       orders[0]!,

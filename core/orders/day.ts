@@ -3,6 +3,7 @@ import { hexToLab } from '../colour/lab.ts'
 import type { Order, OrderColour, Piece, Safety } from '../model/order.ts'
 import type { Batch, Plan } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
+import type { SetOn } from '../model/setOn.ts'
 import { respread } from '../model/spreads.ts'
 import { partGrams } from '../plan/reserve.ts'
 import { newOrder } from './new.ts'
@@ -24,6 +25,7 @@ export function mergeOrders(orders: readonly Order[]): Order {
   if (!first) throw new RangeError('A bench day needs at least one order.')
   const colours: OrderColour[] = []
   const pieces: Piece[] = []
+  const setOns: SetOn[] = []
   orders.forEach((order, k) => {
     const merged = new Map(order.colours.map((c) => [c.id, mergeColour(colours, c, prefixOf(k))]))
     const id = (old: string) => `${prefixOf(k)}${old}`.slice(0, 64)
@@ -35,7 +37,10 @@ export function mergeOrders(orders: readonly Order[]): Order {
         name: `${order.title}: ${piece.name}`.slice(0, 80),
         icingKindId: piece.icingKindId ?? order.icingKindId,
         flowers: piece.flowers.map((f) => recoloured(f, to)),
+        setOns: piece.setOns.map((s) => ({ ...s, setOnId: id(s.setOnId) })),
       })
+    // what is put on stays each order's own: it is counted and made for each
+    setOns.push(...order.setOns.map((t) => ({ ...t, id: id(t.id) })))
   })
   return {
     ...newOrder('bench-day', 'Bench day', earliest(orders), first.icingKindId),
@@ -43,6 +48,7 @@ export function mergeOrders(orders: readonly Order[]): Order {
     safety: strictness[Math.max(...orders.map((o) => strictness.indexOf(o.safety)))]!,
     practicePerFlower: Math.max(...orders.map((o) => o.practicePerFlower)),
     colours,
+    setOns,
     pieces,
   }
 }

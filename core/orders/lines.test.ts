@@ -3,6 +3,8 @@ import { starterWorkshop } from '../catalogue/starter.ts'
 import { orderFaults } from '../model/faults.ts'
 import { type Line, layoutSchema } from '../model/layout.ts'
 import { type Order, orderSchema } from '../model/order.ts'
+import { retippedLayouts, tipsOfLayouts } from '../model/retip.ts'
+import { respread } from '../model/spreads.ts'
 import { moveBy, turnWhole } from '../placing/byHand.ts'
 import { alongLine, borderOnLine, lineMm, linePoints, unitsOnLine } from '../placing/onLine.ts'
 import { flower, leaf } from '../placing/testing.ts'
@@ -109,6 +111,14 @@ describe('a spray', () => {
     // it is piped before what stands over it
     const steps = plan.sequence.map((s) => s.useIds[0] ?? '')
     expect(steps.indexOf(stem.id)).toBeLessThan(steps.findIndex((id) => id.startsWith('p.l')))
+  })
+
+  it('takes on another colour and another tip when these are exchanged everywhere', () => {
+    const [piece] = grown().pieces
+    const to = (id: string) => (id === 'green' ? 'moss' : id)
+    expect(respread(piece!, to).layouts[0]!.lines[0]).toMatchObject({ colourId: 'moss' })
+    expect(tipsOfLayouts(piece!)).toEqual(['round-2'])
+    expect(retippedLayouts(piece!, () => 'round-3')[0]!.lines[0]).toMatchObject({ tipId: 'round-3' })
   })
 
   it('is grown anew in place of what it was, and goes with all that grows along it', () => {

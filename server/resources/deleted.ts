@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { Router } from 'express'
 import { type DeletedKind, deletedEndpoints, deletedKindSchema } from '#contract/deleted'
-import { tipsNamed, tipsOfWords } from '#core/model/retip'
+import { tipsNamed, tipsOfLayouts } from '#core/model/retip'
 import { describeOpening } from '#core/tips/index'
 import type { AppContext } from '../app.ts'
 import { DyeRow } from '../entities/dye.ts'
@@ -138,7 +138,11 @@ export async function restoreOrder(em: EntityManager, id: string): Promise<void>
   for (const flower of flowers) await restoreFlower(em, flower.id)
   const icings = [document.icingKindId, ...document.pieces.flatMap((p) => p.icingKindId ?? [])]
   await undelete(em, 'icings', new Set(icings))
-  await undelete(em, 'tips', new Set([...placed.flatMap(tipsNamed), ...document.pieces.flatMap(tipsOfWords)]))
+  await undelete(
+    em,
+    'tips',
+    new Set([...placed.flatMap(tipsNamed), ...document.pieces.flatMap(tipsOfLayouts)]),
+  )
 }
 
 async function undelete(em: EntityManager, kind: DeletedKind, ids: ReadonlySet<string>): Promise<void> {
