@@ -7,7 +7,7 @@ const stored = (page: Page, id: string, is: (order: Order) => boolean) =>
   expect.poll(async () => is(await order(page, id)), { timeout: 60_000 }).toBe(true)
 
 test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that shows', async ({ page }) => {
-  await page.goto('/orders/reading-room/pieces')
+  await page.goto('/orders/keeper/pieces')
   await page.getByRole('button', { name: 'Add a piece' }).click()
   await page.getByRole('menuitem', { name: 'Cupcake bouquets' }).click()
   const piece = page.getByRole('region', { name: 'Cupcake bouquet' })
@@ -16,7 +16,7 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
   await piece.getByRole('combobox', { name: 'Laid as' }).click()
   await page.getByRole('option', { name: 'Heart' }).click()
   await piece.getByRole('checkbox', { name: 'A small cake below, trimmed to a vase' }).check()
-  await stored(page, 'reading-room', ({ pieces }) => {
+  await stored(page, 'keeper', ({ pieces }) => {
     const shape = pieces.at(-1)!.shape
     return (
       shape.kind === 'bouquet' && shape.at.length === 12 && shape.outline.kind === 'heart' && !!shape.vase
@@ -32,7 +32,7 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
 
   await piece.getByRole('button', { name: 'Add a flower' }).click()
   await page.getByLabel('Search the library').fill('ranunculus')
-  await page.getByRole('button', { name: /Ranunculus/ }).click()
+  await page.getByRole('button', { name: 'Add Ranunculus', exact: true }).click()
   await page.getByLabel('Search the library').fill('leaf')
   await page.getByRole('button', { name: 'Add Leaf', exact: true }).first().click()
   await page.getByRole('button', { name: 'Done' }).click()
@@ -44,14 +44,14 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
   await page.getByRole('link', { name: 'Place', exact: true }).click()
   await page.getByRole('link', { name: /Cupcake bouquet/ }).click()
   await page.getByRole('button', { name: /^One in the middle/ }).click()
-  await stored(page, 'reading-room', ({ pieces }) => pieces.at(-1)!.layouts[0]?.sites.length === 16)
+  await stored(page, 'keeper', ({ pieces }) => pieces.at(-1)!.layouts[0]?.sites.length === 16)
   // one to a cupcake
-  const laid = (await order(page, 'reading-room')).pieces.at(-1)!
+  const laid = (await order(page, 'keeper')).pieces.at(-1)!
   const flowers = laid.layouts[0]!.sites.filter((s) => s.role !== 'leaf')
   expect(new Set(flowers.map((s) => s.place.tier)).size).toBe(12)
 
   await page.getByRole('button', { name: 'Bridge it with a leaf' }).first().click()
-  await stored(page, 'reading-room', ({ pieces }) => pieces.at(-1)!.layouts[0]!.sites.length === 17)
+  await stored(page, 'keeper', ({ pieces }) => pieces.at(-1)!.layouts[0]!.sites.length === 17)
 
   await page.getByRole('link', { name: 'Supports and boxes' }).click()
   const board = page.getByRole('img', { name: 'The board from above' })
@@ -62,9 +62,9 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
 test('put something on that is no food, read what it says, place it, and find it in the order of work', async ({
   page,
 }) => {
-  await page.goto('/orders/reading-room/pieces')
+  await page.goto('/orders/keeper/pieces')
   const piece = page.getByRole('main').getByRole('region').first()
-  const name = (await order(page, 'reading-room')).pieces[0]!.name
+  const name = (await order(page, 'keeper')).pieces[0]!.name
   await piece.getByRole('button', { name: 'Put something on' }).click()
   await page.getByRole('menuitem', { name: 'Something else…' }).click()
   const form = page.getByRole('dialog')
@@ -94,11 +94,11 @@ test('put something on that is no food, read what it says, place it, and find it
   const map = page.getByRole('region', { name: 'From above' })
   const box = (await map.boundingBox())!
   await page.mouse.click(box.x + box.width / 2 + 20, box.y + box.height / 2 + 20)
-  await stored(page, 'reading-room', ({ pieces }) => {
+  await stored(page, 'keeper', ({ pieces }) => {
     const [{ setOns, layouts }] = pieces as [Order['pieces'][number]]
     return layouts.some((l) => l.sites.some((s) => s.placedId === setOns[0]?.id))
   })
-  await page.goto('/orders/reading-room/bags')
+  await page.goto('/orders/keeper/bags')
   await expect(page.getByText(/\d+ × paper flag/)).toBeVisible()
 })
 

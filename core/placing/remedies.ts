@@ -1,6 +1,6 @@
 import type { Layout } from '../model/layout.ts'
 import { exchange, findRoom, type Hand, putOn, rubOut } from './byHand.ts'
-import type { Remedy } from './judge.ts'
+import type { Remedy } from './findings/finding.ts'
 
 /** A remedy that changes what is there; as many as fit are placed anew instead. */
 export type HandRemedy = Exclude<Remedy, { kind: 'fit' }>
