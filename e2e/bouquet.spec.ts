@@ -54,9 +54,9 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
   await stored(page, 'keeper', ({ pieces }) => pieces.at(-1)!.layouts[0]!.sites.length === 17)
 
   await page.getByRole('link', { name: 'Supports and boxes' }).click()
-  const board = page.getByRole('img', { name: 'The board from above' })
-  await expect(board).toBeVisible()
-  await expect(page.getByText(/cut from a cake of at least/)).toBeVisible()
+  // the one of the demo, and this one
+  await expect(page.getByRole('img', { name: 'The board from above' })).toHaveCount(2)
+  await expect(page.getByText(/cut from a cake of at least 130 mm by 150 mm/)).toBeVisible()
 })
 
 test('put something on that is no food, read what it says, place it, and find it in the order of work', async ({

@@ -20,9 +20,9 @@ const views = {
   flowers: '/flowers',
   flower: '/flowers/hellebore',
   drawer: '/drawer',
-  dyes: '/drawer?shelf=dyes',
   settings: '/settings',
   place: '/orders/observatory/pieces/place/tier-lower',
+  bouquet: '/orders/keeper/pieces/place/bouquet',
   tray: '/orders/observatory/pieces/tray',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
@@ -34,6 +34,7 @@ const waits = {
   bowl: 4000,
   day: 3000,
   place: 14000,
+  bouquet: 16000,
   tray: 9000,
 }
 const args = process.argv.slice(2)

@@ -155,14 +155,13 @@ function topStamp(chart: Chart, prints: readonly Print[], lines: readonly (reado
       return `<path d="M${points.map((p) => `${mm(p.x)} ${mm(-p.y)}`).join('L')}z"${course.id === 'foot' ? ' stroke-dasharray="2 1.5"' : ''}/>`
     })
     .join('')
-  const front = chart.courses[0]!
-  const edge = front.at(front.lengthMm / 2)
+  const front = Math.min(...chart.above.flat().map((p) => p.y))
   return {
     widthMm: 2 * half,
     heightMm: 2 * half,
     svg:
       pen(`${rims}<path d="M-4 0h8M0 -4v8"/>`) +
-      `<text x="0" y="${mm(-edge.y - 1.5)}" text-anchor="middle" font-size="${FONT_MM}">${escapeText('front')}</text>` +
+      `<text x="0" y="${mm(-front - 1.5)}" text-anchor="middle" font-size="${FONT_MM}">${escapeText('front')}</text>` +
       prints.map(printed).join('') +
       dotted(lines),
   }

@@ -12,6 +12,7 @@ import type { Order, Piece, PlacedFlower } from '#core/model/order'
 import { isStrewn, type SetOn } from '#core/model/setOn'
 import type { Workshop } from '#core/model/workshop'
 import type { Kind } from '#core/placing/body'
+import { setNumber } from '#core/placing/byHand'
 import { fullnessOf } from '#core/placing/counts'
 import { coveredShare } from '#core/placing/cover'
 import type { Finding } from '#core/placing/findings/finding'
@@ -42,6 +43,8 @@ export interface Judgement {
   covered: number
   fullness: number
 }
+
+const newSiteId = () => `s-${crypto.randomUUID().slice(0, 12)}`
 
 let workshop: Workshop | null = null
 /** Fitted and piled flowers by what they depend on. */
@@ -79,8 +82,18 @@ const placing = {
     improved: boolean,
   ): Layout {
     const chart = chartOf(piece.shape)
-    const newId = () => `s-${crypto.randomUUID().slice(0, 12)}`
-    return layOut({ chart, kinds, numbers: new Map(numbers), layout, newId }, improved)
+    return layOut({ chart, kinds, numbers: new Map(numbers), layout, newId: newSiteId }, improved)
+  },
+  /** So many of one flower and no other number. */
+  number(
+    piece: Pick<Piece, 'shape'>,
+    kinds: Kind[],
+    layout: Layout,
+    placedId: string,
+    wanted: number,
+  ): Layout {
+    const hand = { chart: chartOf(piece.shape), kinds, layout }
+    return setNumber(hand, groundFor(hand.chart, kinds, layout), placedId, wanted, newSiteId)
   },
   judge(
     piece: Pick<Piece, 'shape'>,

@@ -6,6 +6,8 @@ import { type Finding, type Judged, OVER_MM, standing, whereWords } from './find
 
 /** What stands into another by less is petals running into each other, mm. */
 const INTO_MM = 0.5
+/** And so far soft petals give way as they are set down, mm. */
+const MATTERS_MM = 1
 
 /** No layout of round things covers more of its ground than this, as the sum of their discs. */
 const MOST_FULL = 1.05
@@ -37,8 +39,8 @@ export function standsInto({ chart, bodies, nameOf, length }: Judged): Finding[]
       return [
         {
           key: `into ${[a.siteId, b.siteId].sort().join(' ')}`,
-          severity: 'decide',
-          words: `${nameOf(a.kind.placedId)} and ${nameOf(b.kind.placedId)} stand ${length(mm)} into each other, ${whereWords(chart, small, small.spot)}`,
+          severity: mm > MATTERS_MM ? 'decide' : 'note',
+          words: `${nameOf(a.kind.placedId)} and ${nameOf(b.kind.placedId)} stand ${length(mm)} into each other, ${whereWords(chart, small, small.spot)}${mm > MATTERS_MM ? '' : ': petals give way so far'}`,
           siteIds: [a.siteId!, b.siteId!],
           spot: null,
           remedies: [

@@ -1,3 +1,4 @@
+import { flowerForOrder } from '../../flowers/forOrder.ts'
 import { settingOf } from '../../icings/setting.ts'
 import type { Plan, Use } from '../../model/plan.ts'
 import { surfaceDefinition } from '../../surfaces/index.ts'
@@ -36,7 +37,10 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   let chilled: number | null = null
   const toLift = new Map<string, Map<string, Use[]>>()
   const liftOnto = (pieceId: string, colourId: string | null) => {
-    const lifts = [...(toLift.get(pieceId) ?? [])]
+    // large ones first, while there is room for the hand
+    const lifts = [...(toLift.get(pieceId) ?? [])].sort(
+      ([one], [other]) => widthOf(at, pieceId, other) - widthOf(at, pieceId, one),
+    )
     toLift.delete(pieceId)
     for (const [, uses] of lifts)
       made.push({
@@ -95,6 +99,13 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   }
   for (const pieceId of [...toLift.keys()]) liftOnto(pieceId, steps.at(-1)!.colourId)
   return made
+}
+
+/** How wide a flower of a piece is, mm. */
+function widthOf(at: Lookup, pieceId: string, placedId: string): number {
+  const placed = at.order.pieces.find((p) => p.id === pieceId)?.flowers.find((f) => f.id === placedId)
+  if (!placed) return 0
+  return at.fit(flowerForOrder(at.flower(placed.flowerId), placed).flower, placed).measure.aimed.diameterMm
 }
 
 const flowerKey = ({ pieceId, placedId }: Use) => `${pieceId} ${placedId}`

@@ -133,3 +133,14 @@ describe('the order of work', () => {
     expect(dearer.totals.handsOnMinutes - plan.totals.handsOnMinutes).toBeCloseTo(6 * kept.length, 9)
   })
 })
+
+it('lifts the largest onto a piece first, the small ones when there is less room for the hand', () => {
+  const order = demo('observatory')
+  const plan = planFigures(order, starterWorkshop)
+  const uses = new Map(plan.uses.map((u) => [u.id, u]))
+  const lifted = plan.sequence
+    .filter((s) => s.kind === 'lift' && s.pieceIds[0] === 'tier-lower')
+    .map((s) => uses.get(s.useIds[0]!)!.flowerId)
+  // dahlia 54, hellebore 50, anemone 46 mm, nigella by its own measure
+  expect(lifted.slice(0, 3)).toEqual(['dahlia', 'hellebore', 'anemone'])
+})

@@ -1,11 +1,8 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { z } from 'zod'
-import { setNumber } from '#core/placing/byHand'
-import { groundFor } from '#core/placing/place'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
-import { newId } from '../../../parts/newId.ts'
 import { useWeight } from '../../../parts/weight.tsx'
 import { FlowerChooser } from '../pieces/FlowerChooser.tsx'
 import css from './Place.module.css'
@@ -35,14 +32,7 @@ export function Numbers({ placing }: { placing: Placing }) {
             width={62}
             value={numberOf(k.placedId)}
             schema={numberSchema}
-            onChange={(wanted) =>
-              placing.change(
-                'number',
-                (now) =>
-                  setNumber(now, groundFor(now.chart, now.kinds, now.layout), k.placedId, wanted, newId),
-                `${piece.id} number ${k.placedId}`,
-              )
-            }
+            onChange={(wanted) => placing.number(k.placedId, wanted)}
           />
           <span>
             {k.name}

@@ -30,6 +30,8 @@ export interface Placing {
   change(label: string, how: (now: Hand) => Layout, key?: string): void
   /** Places all of it anew, in a school or with a seed; first at once, then better. */
   lay(label: string, part: Partial<Layout>): void
+  /** So many of one flower: more come into the barest places, the last ones come off. */
+  number(placedId: string, wanted: number): void
   laying: boolean
   judgement: Judgement | undefined
   kindOf(placedId: string): PlacedKind | undefined
@@ -125,6 +127,25 @@ export function usePlacing(piece: Piece): Placing | null {
     },
     [plain, mine, stored, piece, workshop, put],
   )
+  const number = useCallback(
+    (placedId: string, wanted: number) => {
+      if (!plain || !stored) return
+      run.current += 1
+      const mineRun = run.current
+      void placing(workshop)
+        .number({ shape: piece.shape }, plain, stored, placedId, wanted)
+        .then((next) => {
+          // whoever has changed something meanwhile keeps it
+          if (run.current === mineRun)
+            put(
+              'number',
+              (layouts) => layouts.map((l) => (l.id === next.id ? next : l)),
+              `${piece.id} number ${placedId}`,
+            )
+        })
+    },
+    [plain, stored, workshop, piece.shape, piece.id, put],
+  )
   const change = useCallback(
     (label: string, how: (now: Hand) => Layout, key?: string) => {
       if (!plain) return
@@ -162,6 +183,7 @@ export function usePlacing(piece: Piece): Placing | null {
     drag: setDragged,
     change,
     lay,
+    number,
     judgement: stored ? judgement : undefined,
     kindOf: (placedId) => kinds.find((k) => k.placedId === placedId),
   }
