@@ -119,11 +119,11 @@ export function prism({ shapes, heightMm, topLabel, sideLabel }: Prism): Chart {
       if (y >= 0) return { face: SIDE, a: Math.min(heightMm, y), b: x + frontMm }
       const edge = edgeAt(x + frontMm)
       const along = ((((x + frontMm) % round) + round) % round) - edge.startMm
-      return {
-        face: TOP,
-        a: edge.x + along * edge.dx + y * edge.nx,
-        b: edge.y + along * edge.dy + y * edge.ny,
-      }
+      const a = edge.x + along * edge.dx + y * edge.nx
+      const b = edge.y + along * edge.dy + y * edge.ny
+      // deeper than the top is wide there: as far as there is cake
+      const { s, off, edge: rim } = toOutline(a, b)
+      return off >= 0 ? { face: TOP, a, b } : onEdge(rim, s)
     },
     roundMm: round,
     bands: [

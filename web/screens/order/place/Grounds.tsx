@@ -131,13 +131,12 @@ export function GroundUnrolled(props: {
   borders: readonly BorderLine[]
 }) {
   const { chart, view, coats, borders } = props
-  const yOf = (mm: number) => view.toPx(chart.rollUp(0, mm)).y
   return (
     <>
       <Rect name="ground" width={view.widthPx} height={view.heightPx} />
       {chart.bands.map(({ zone, tier, fromMm, toMm }) => {
         const coat = coats[tier] ?? coats[0] ?? '#d9c7a3'
-        const [top, foot] = [Math.max(0, yOf(fromMm)), yOf(toMm)]
+        const [top, foot] = [Math.max(0, view.downPx(fromMm)), view.downPx(toMm)]
         return (
           <Rect
             key={`${zone} ${tier}`}
@@ -189,7 +188,7 @@ export function UnrolledWords(props: { chart: Chart; view: View; looking: number
         <Text
           key={`${zone} ${tier}`}
           x={8}
-          y={Math.max(0, view.toPx(chart.rollUp(0, fromMm)).y) + 5}
+          y={Math.max(0, view.downPx(fromMm)) + 5}
           text={label}
           {...PRINT}
         />

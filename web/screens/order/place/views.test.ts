@@ -15,6 +15,25 @@ const cake = chartOf({
 const close = (a: { x: number; y: number }, b: { x: number; y: number }) =>
   expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeLessThan(0.01)
 
+describe('the side of a heart laid flat', () => {
+  const heart = chartOf({ kind: 'heart', widthMm: 220, heightMm: 70 })
+  const view = viewUnrolled(heart, 400, 250, 0)
+  it('has its top above its side and its foot at the foot of the picture, also where it runs to a point', () => {
+    const [top, side] = heart.bands as [(typeof heart.bands)[number], (typeof heart.bands)[number]]
+    expect(view.downPx(side.toMm)).toBeCloseTo(250, 6)
+    expect(view.downPx(side.fromMm)).toBeCloseTo(view.downPx(top.toMm), 9)
+    expect(view.downPx(top.fromMm)).toBeLessThanOrEqual(0)
+  })
+  it('takes a press deep in its point to what there is of cake', () => {
+    for (let x = 20; x < 400; x += 20)
+      for (const y of [2, 30, 60]) {
+        const p = heart.point(view.toSpot(x, y, heart.under(0, 0)))
+        const there = heart.under(p.x, p.y)
+        expect(Math.hypot(heart.point(there).x - p.x, heart.point(there).y - p.y)).toBeLessThan(1e-6)
+      }
+  })
+})
+
 describe('a piece from above', () => {
   const view = viewFromAbove(cake, 242, 300)
   it('is to scale, its middle in the middle, its front at the foot of the picture', () => {

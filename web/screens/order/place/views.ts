@@ -16,6 +16,8 @@ export interface View {
   trace(points: readonly Point[]): { x: number; y: number }[][]
   /** Where a point of the picture lies on the plane, mm; nothing where the picture is no plane. */
   toPlane: ((x: number, y: number) => { x: number; y: number }) | null
+  /** How far down the picture a band that begins or ends so far down the surface does; 0 where nothing is laid flat. */
+  downPx(mm: number): number
 }
 
 const DEGREES = 180 / Math.PI
@@ -54,6 +56,7 @@ export function viewFromAbove(chart: Chart, widthPx: number, heightPx: number): 
       return { deg: angle * DEGREES, squeeze }
     },
     shows: () => true,
+    downPx: () => 0,
     toPlane: (px, py) => ({ x: (px - widthPx / 2) / pxPerMm, y: (heightPx / 2 - py) / pxPerMm }),
     trace: (points) => [points.map((p) => fromAbove({ widthPx, heightPx, pxPerMm }, p))],
   }
@@ -93,6 +96,7 @@ export function viewUnrolled(chart: Chart, widthPx: number, heightPx: number, lo
     ...{ widthPx, heightPx, pxPerMm },
     toPx,
     toPlane: null,
+    downPx: (mm) => (mm - fromMm) * pxPerMm,
     trace(points) {
       const runs: { x: number; y: number }[][] = []
       let open: { x: number; y: number }[] | null = null
