@@ -94,6 +94,7 @@ export function createPieceScene(
   const held: { dispose(): void }[] = []
   let surface: Mesh | null = null
   let framed = ''
+  let size: { reach: number; high: number; below: number } | null = null
 
   function clear(group: Group, keep: (mesh: Mesh) => boolean = () => false) {
     for (const child of [...group.children]) {
@@ -104,15 +105,20 @@ export function createPieceScene(
     }
   }
 
-  function frame(reach: number, high: number, below: number) {
-    const key = `${reach} ${high} ${below}`
+  /** Moves the camera so that all of the piece is in the picture, when the piece or the picture has become another. */
+  function frame() {
+    if (!size) return
+    const { reach, high, below } = size
+    // a picture that is higher than wide shows less to the sides
+    const narrow = Math.min(1, camera.aspect)
+    const key = `${reach} ${high} ${below} ${narrow.toFixed(2)}`
     if (key === framed) return
     framed = key
     const middle = (high - below) / 2
     const flat = high + below < FLAT * reach
     const elevation = flat ? FLAT_ELEVATION : ELEVATION
     const radius = Math.hypot(reach, (high + below) / 2) * (flat ? FLAT_ROOM : 0.98)
-    const away = radius / Math.sin((camera.fov * Math.PI) / 360)
+    const away = radius / Math.sin((camera.fov * Math.PI) / 360) / narrow
     controls.target.set(0, 0, middle)
     camera.position.set(0, -Math.cos(elevation) * away, middle + Math.sin(elevation) * away)
     controls.minDistance = away * 0.3
@@ -137,7 +143,12 @@ export function createPieceScene(
       })
       surface = made.surface
       piece.add(made.group)
-      frame(spreadMm(body), body.highMm + body.reachMm * HEADROOM, underMm(body))
+      size = {
+        reach: spreadMm(body),
+        high: body.highMm + body.reachMm * HEADROOM,
+        below: underMm(body),
+      }
+      frame()
       draw()
     },
     flowers(flowers) {
@@ -210,6 +221,7 @@ export function createPieceScene(
       renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
       renderer.setSize(width, height, false)
       camera.aspect = width / Math.max(1, height)
+      frame()
       camera.updateProjectionMatrix()
       draw()
     },

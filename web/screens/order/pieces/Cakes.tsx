@@ -9,13 +9,14 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { printPages, savePages } from '../../../parts/printPages.ts'
+import { Loading } from '../../../parts/states.tsx'
 import { useParts } from '../../../parts/weight.tsx'
 import css from './Cakes.module.css'
 
 /** What every cake of the order stands on, what holds it up, what it weighs and the box that takes it. */
 export function Cakes() {
-  const { plan } = useOrderEditor()
-  if (!plan || plan.cakes.length + plan.boards.length === 0) return null
+  const { plan, faults } = useOrderEditor()
+  if (!plan) return faults.length > 0 ? null : <Loading what="supports and boxes" />
   return (
     <>
       {plan.cakes.map((cake) => (

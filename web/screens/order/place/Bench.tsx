@@ -22,6 +22,7 @@ import { Exports } from './Exports.tsx'
 import { type BorderLine, GroundAbove, GroundUnrolled, UnrolledWords } from './Grounds.tsx'
 import { useStamps } from './images.ts'
 import { Keyed } from './Keyed.tsx'
+import { isLeafy } from './Lines.tsx'
 import { useLetteredOn } from './lettered.ts'
 import { Numbers } from './Numbers.tsx'
 import css from './Place.module.css'
@@ -59,8 +60,8 @@ export function Bench({ placing }: { placing: Placing }) {
     if (!putting || !first) return
     setPart(['flower', 'line'].includes(putting.kind) ? 'flowers' : 'words')
     if (putting.kind === 'spray') {
-      const leaf = placing.kinds.find((k) => k.kind.lies)
-      const buds = placing.kinds.filter((k) => !k.kind.lies)
+      const leaf = placing.kinds.find(isLeafy)
+      const buds = placing.kinds.filter((k) => !isLeafy(k))
       const [bud] = [...buds].sort((a, b) => a.kind.r - b.kind.r)
       const stem = stemOf(order, workshop)
       if (!stem) {

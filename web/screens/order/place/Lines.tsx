@@ -8,6 +8,7 @@ import { isRound, openingSize } from '#core/tips/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { newId } from '../../../parts/newId.ts'
+import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import type { DrawnLine } from './drawnLines.ts'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
@@ -33,6 +34,9 @@ export function StemMarks({ drawn, view }: { drawn: readonly DrawnLine[]; view: 
     )
 }
 
+/** Grows as a leaf on a stem; everything else as a bud, flowers seen from the side too. */
+export const isLeafy = ({ form }: PlacedKind): boolean => form === 'leaf' || form === 'vine'
+
 /** Every line that was drawn: what grows along it, and out with it. */
 export function LineList({ placing, drawn }: { placing: Placing; drawn: readonly DrawnLine[] }) {
   const { order, workshop, edit } = useOrderEditor()
@@ -46,8 +50,8 @@ export function LineList({ placing, drawn }: { placing: Placing; drawn: readonly
       (o) => growSpray(o, piece.id, layout.id, line, plain, newId),
       `${line.id} ${label} ${newId()}`,
     )
-  const leaves = kinds.filter((k) => k.kind.lies)
-  const buds = kinds.filter((k) => !k.kind.lies)
+  const leaves = kinds.filter(isLeafy)
+  const buds = kinds.filter((k) => !isLeafy(k))
   const choose = (list: typeof kinds) => [
     { value: '', label: 'none' },
     ...list.map((k) => ({ value: k.placedId, label: `${k.name}, ${length(Math.round(2 * k.kind.r))}` })),
