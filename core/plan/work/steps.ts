@@ -37,12 +37,16 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   let chilled: number | null = null
   const toLift = new Map<string, Map<string, Use[]>>()
   const liftOnto = (pieceId: string, colourId: string | null) => {
-    // large ones first, while there is room for the hand
-    const lifts = [...(toLift.get(pieceId) ?? [])].sort(
-      ([one], [other]) => widthOf(at, pieceId, other) - widthOf(at, pieceId, one),
-    )
+    const waiting = [...(toLift.get(pieceId) ?? [])]
     toLift.delete(pieceId)
-    for (const [, uses] of lifts)
+    // large ones first, while there is room for the hand
+    const lifts =
+      waiting.length < 2
+        ? waiting.map(([, uses]) => ({ uses, wide: 0 }))
+        : waiting
+            .map(([placedId, uses]) => ({ uses, wide: widthOf(at, pieceId, placedId) }))
+            .sort((p, q) => q.wide - p.wide)
+    for (const { uses } of lifts)
       made.push({
         kind: 'lift',
         pieceIds: [pieceId],
@@ -101,10 +105,11 @@ export function workSteps(at: Lookup, steps: readonly PipedStep[]): WorkStep[] {
   return made
 }
 
-/** How wide a flower of a piece is, mm. */
+/** How wide a flower of a piece is, mm: as it was asked for, or as its recipe comes. */
 function widthOf(at: Lookup, pieceId: string, placedId: string): number {
   const placed = at.order.pieces.find((p) => p.id === pieceId)?.flowers.find((f) => f.id === placedId)
   if (!placed) return 0
+  if (placed.sizeMm !== null) return placed.sizeMm
   return at.fit(flowerForOrder(at.flower(placed.flowerId), placed).flower, placed).measure.aimed.diameterMm
 }
 
