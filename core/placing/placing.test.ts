@@ -93,7 +93,8 @@ describe('layouts of every school on every piece', () => {
   it.each(schools.filter((s) => s.suits(chartOf(cake))).map((s) => [s.id, s] as const))(
     '%s: the same seed gives the same sites, another seed others, improving leaves less bare',
     (schoolId, school) => {
-      const more = { schoolId, fullness: school.fullness }
+      // half as full is as telling, and tried in half the time
+      const more = { schoolId, fullness: school.fullness / 2 }
       const first = place(cake, { ...more, seed: 5 })
       expect(place(cake, { ...more, seed: 5 }).layout).toEqual(first.layout)
       expect(place(cake, { ...more, seed: 6 }).layout.sites).not.toEqual(first.layout.sites)
