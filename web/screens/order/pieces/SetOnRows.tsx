@@ -17,24 +17,30 @@ import css from './Pieces.module.css'
 
 const counted = placedSetOnSchema.shape.perPiece.refine(Number.isInteger, 'Whole ones only.')
 
+/** What a thing is in this order, to be changed. */
+function OrdersForm({ id, close }: { id: string | null; close: () => void }) {
+  const { order, workshop, edit } = useOrderEditor()
+  return (
+    <SetOnForm
+      thing={order.setOns.find((t) => t.id === id) ?? null}
+      currency={workshop.settings.currency}
+      close={close}
+      onChange={(part) =>
+        id && edit('what is put on', (o) => changeSetOn(o, id, part), `set-on ${id} ${Object.keys(part)}`)
+      }
+    />
+  )
+}
+
 /** What is put on a piece and not piped, a row each. */
 export function SetOnRows({ piece }: { piece: Piece }) {
-  const { order, workshop, edit } = useOrderEditor()
   const [open, setOpen] = useState<string | null>(null)
   return (
     <>
       {piece.setOns.map((placed) => (
         <Row key={placed.id} piece={piece} placed={placed} onOpen={() => setOpen(placed.setOnId)} />
       ))}
-      <SetOnForm
-        thing={order.setOns.find((t) => t.id === open) ?? null}
-        currency={workshop.settings.currency}
-        close={() => setOpen(null)}
-        onChange={(part) =>
-          open &&
-          edit('what is put on', (o) => changeSetOn(o, open, part), `set-on ${open} ${Object.keys(part)}`)
-        }
-      />
+      <OrdersForm id={open} close={() => setOpen(null)} />
     </>
   )
 }
@@ -156,15 +162,7 @@ export function AddSetOn({ piece }: { piece: Piece }) {
           </Menu.Item>
         </Menu.Dropdown>
       </Menu>
-      <SetOnForm
-        thing={order.setOns.find((t) => t.id === open) ?? null}
-        currency={workshop.settings.currency}
-        close={() => setOpen(null)}
-        onChange={(part) =>
-          open &&
-          edit('what is put on', (o) => changeSetOn(o, open, part), `set-on ${open} ${Object.keys(part)}`)
-        }
-      />
+      <OrdersForm id={open} close={() => setOpen(null)} />
     </>
   )
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { Image } from 'react-konva'
 import { z } from 'zod'
 import { type Wish, wishSchema } from '#core/model/order'
+import { scaledWish } from '#core/orders/wish'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import css from './Place.module.css'
@@ -156,9 +157,19 @@ export function WishPanel(props: {
               label="From the first point to the second really"
               decimals={1}
               value={nowMm}
-              schema={z.number().min(1, 'At least 1 mm.').max(3000, 'At most 3,000 mm.')}
+              schema={z
+                .number()
+                .min(1, 'At least 1 mm.')
+                .max(3000, 'At most 3,000 mm.')
+                .superRefine((mm, ctx) => {
+                  const made = scaledWish(wish, [from, to], mm)
+                  if (typeof made === 'string') ctx.addIssue({ code: 'custom', message: made })
+                })}
               onChange={(mm) => {
-                change('scale the picture', (now) => now && scaled(now, from, mm / nowMm))
+                change('scale the picture', (now) => {
+                  const made = now && scaledWish(now, [from, to], mm)
+                  return typeof made === 'string' ? now : made
+                })
                 onMeasured()
               }}
             />
@@ -169,16 +180,6 @@ export function WishPanel(props: {
       )}
     </section>
   )
-}
-
-/** Larger or smaller about a point that stays where it is. */
-function scaled(wish: Wish, about: { x: number; y: number }, by: number): Wish {
-  return {
-    ...wish,
-    x: about.x + (wish.x - about.x) * by,
-    y: about.y + (wish.y - about.y) * by,
-    widthMm: Math.min(5000, Math.max(5, wish.widthMm * by)),
-  }
 }
 
 /** A picture as an order carries it: no larger than it has to be to be looked at. */

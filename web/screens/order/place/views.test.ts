@@ -42,6 +42,11 @@ describe('a piece from above', () => {
     close(view.toPx(cake.under(0, 0)), { x: 121, y: 150 })
     close(view.toPx(cake.under(30, -90)), { x: 151, y: 240 })
   })
+  it('knows the plane that a picture beneath lies on, beside the piece too', () => {
+    close(view.toPlane!(121, 150), { x: 0, y: 0 })
+    close(view.toPlane!(121 + 120, 150 + 40), { x: 120, y: -40 })
+    expect(viewUnrolled(cake, 300, 200, 0).toPlane).toBeNull()
+  })
   it('takes a press to what is seen there, and what hangs on a side round with its side', () => {
     const ledge = view.toSpot(121 + 95, 150, cake.under(0, 0))
     expect(cake.zoneOf(ledge)).toEqual({ zone: 'top', tier: 0 })
