@@ -5,10 +5,10 @@ import { expect, it } from 'vitest'
 
 /** The rooms of core from the ground up: each may use what stands before it. Files beside the rooms may be used by all. */
 const ROOMS = [
-  ...['tips', 'geometry', 'strokes', 'tools', 'places', 'loads', 'surfaces', 'words', 'bouquet'],
+  ...['schedule', 'tips', 'geometry', 'strokes', 'tools', 'places', 'loads', 'surfaces', 'words', 'bouquet'],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
   ...['solids', 'pile', 'flowers', 'mesh', 'guides', 'placing'],
-  ...['bags', 'colour', 'plan', 'orders'],
+  ...['bags', 'colour', 'plan', 'timeline', 'orders'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(

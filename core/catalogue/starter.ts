@@ -1,3 +1,4 @@
+import { daySettingsSchema } from '../model/day.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 import { catalogueDyes } from './dyes.ts'
@@ -30,6 +31,10 @@ export const starterSettings: Settings = {
   refillMinutes: 1.2,
   couplerMinutes: 0.5,
   washMinutes: 1,
+  makeMinutes: 8,
+  bowlMinutes: 5,
+  tintedOnMinutes: 2,
+  squareSeconds: 9,
   keptBagMinutes: 4,
   minutesPerGram: 0.08,
   hourlyRate: 28,
@@ -49,6 +54,7 @@ export const starterSettings: Settings = {
   pantry: {},
   couplersStandard: 6,
   couplersLarge: 2,
+  day: daySettingsSchema.parse({}),
 }
 
 export const starterBags: readonly BagStock[] = [

@@ -99,6 +99,13 @@ export const flowerSchema = z
     layers: z.array(layerSchema).min(1, 'A flower needs at least one layer.').max(MOST_LAYERS),
     /** Distance from one border unit to the next, mm; null for anything that is not a border. */
     pitchMm: z.number().min(1).max(200).nullable().default(null),
+    /** Minutes until it can be lifted from its nail; null by its width and its icing. */
+    firmMinutes: z
+      .number()
+      .min(0, 'At least 0 min.')
+      .max(10080, 'At most 10080 min.')
+      .nullable()
+      .default(null),
     /** Share of piped flowers expected to spoil. */
     spoilRate: z.number().min(0).max(0.9).default(0.05),
     /** Spread of the weight from one batch of this flower to the next, as a share of it. */

@@ -12,6 +12,22 @@ export const ingredientSchema = z.object({
   cupGrams: z.number().positive().max(1000).nullable().default(null),
 })
 
+const timeSchema = (most: number) => z.number().min(0, 'At least 0 min.').max(most, `At most ${most} min.`)
+
+/** How long it takes to become firm, and how long it stays good, min. A guide: the bakery's food-safety plan decides. */
+export const icingTimesSchema = z.object({
+  /** A coat, until the next coat or anything else goes on. */
+  coatMinutes: timeSchema(4320),
+  /** A small and a large flower, until they can be lifted: frozen, chilled or dried. */
+  smallMinutes: timeSchema(10080),
+  largeMinutes: timeSchema(10080),
+  /** In a bag, until it is stirred through and filled again; closed hours count only where it cannot be kept cold. */
+  bagMinutes: z.number().min(10, 'At least 10 min.').max(4320, 'At most 4320 min.'),
+  /** A frozen or chilled flower out of the cold, until it is on its piece. */
+  outMinutes: z.number().min(1, 'At least 1 min.').max(4320, 'At most 4320 min.'),
+})
+export type IcingTimes = z.infer<typeof icingTimesSchema>
+
 /** A kind of icing: what it weighs, is made of, and can do. */
 export const icingKindSchema = z.object({
   id: idSchema,
@@ -34,6 +50,8 @@ export const icingKindSchema = z.object({
     .object({ roomHours: z.number().min(0).max(1000), coldDays: z.number().min(0).max(365) })
     .default({ roomHours: 0, coldDays: 0 }),
   crustMinutes: z.number().min(0).max(10000).describe('Until the surface sets at room temperature'),
+  /** Its own times; null for those that are usual for what it can. */
+  times: icingTimesSchema.nullable().default(null),
   can: z.object({
     standUpright: z.boolean().describe('Holds a standing petal'),
     freeze: z.boolean(),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { allergenSchema, hexSchema, idSchema, nameSchema, noteSchema, stiffnessSchema } from '../common.ts'
 import { surfaceSchema } from '../surfaces/index.ts'
+import { momentSchema, NOTHING_SETTLED, settledSchema } from './day.ts'
 import { layerSchema } from './flower.ts'
 import { joinTiers } from './joinTiers.ts'
 import { layoutSchema, MOST_LAYOUTS } from './layout.ts'
@@ -164,12 +165,6 @@ export type Piece = z.infer<typeof pieceSchema>
 export const safetySchema = z.enum(['tight', 'safe', 'unmatchable'])
 export type Safety = z.infer<typeof safetySchema>
 
-/** Rejects 31 February, which the pattern lets through and the parser moves to March. */
-function isRealMoment(at: string): boolean {
-  const time = Date.parse(`${at}Z`)
-  return !Number.isNaN(time) && new Date(time).toISOString().startsWith(at)
-}
-
 /**
  * Which school the order is mixed by: each colour a bowl of its own, or one bowl that passes from colour to colour, in
  * this order, each step taking on so large a share of what it needs from the one before.
@@ -214,13 +209,7 @@ export const orderFields = z.object({
   title: nameSchema,
   customer: z.string().max(120).default(''),
   /** Local date and time of collection. */
-  collectAt: z
-    .string()
-    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, {
-      message: 'Use a date and time like 2026-11-28T14:00.',
-      abort: true,
-    })
-    .refine(isRealMoment, 'There is no such date or time.'),
+  collectAt: momentSchema,
   note: noteSchema.default(''),
   travel: z.enum(['collected', 'delivered', 'onSite']).default('collected'),
   /** Clear height in mm that the box leaves above the rim of a piece; null when nobody has measured it. */
@@ -239,6 +228,7 @@ export const orderFields = z.object({
   mixing: mixingSchema.default({ school: 'separate' }),
   bagPins: z.array(bagPinSchema).max(200).default([]),
   arrangement: arrangementChoiceSchema.nullable().default(null),
+  settled: settledSchema.default(NOTHING_SETTLED),
   colours: z.array(orderColourSchema).max(60).default([]),
   /** Everything that is put on some piece and not piped. */
   setOns: z.array(setOnSchema).max(60, 'At most 60 different things.').default([]),

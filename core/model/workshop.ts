@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema, nameSchema } from '../common.ts'
+import { daySettingsSchema } from './day.ts'
 import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'
@@ -52,6 +53,14 @@ export const settingsSchema = z.object({
   refillMinutes: z.number().min(0).max(30),
   couplerMinutes: z.number().min(0).max(30),
   washMinutes: z.number().min(0).max(30),
+  /** Minutes to weigh in, scrape down and empty one make of base; the mixer runs by itself. */
+  makeMinutes: z.number().min(0).max(240).default(8),
+  /** Minutes to weigh, colour or thin, and wash up after one portion: a bowl's colour at one stiffness. */
+  bowlMinutes: z.number().min(0).max(120).default(5),
+  /** Of them, what a bowl saves that is scraped and tinted on instead of washed and begun anew. */
+  tintedOnMinutes: z.number().min(0).max(120).default(2),
+  /** Seconds to stick a square on a nail and take it off again, for every flower. */
+  squareSeconds: z.number().min(0).max(120).default(9),
   /** What it costs to keep a filled bag aside while one bowl goes on to other colours: it is not used again. */
   keptBagMinutes: z.number().min(0).max(60).default(4),
   /** What a gram of icing left in a bag is worth in minutes, when ways to work are compared. */
@@ -83,6 +92,8 @@ export const settingsSchema = z.object({
   pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),
   couplersLarge: z.number().int().min(0).max(999),
+  /** Who works when, and what there is room for. */
+  day: daySettingsSchema.default(daySettingsSchema.parse({})),
 })
 export type Settings = z.infer<typeof settingsSchema>
 

@@ -1,5 +1,4 @@
-import { ciede2000 } from '../colour/ciede2000.ts'
-import { hexToLab } from '../colour/lab.ts'
+import { oneBowl } from '../colour/oneBowl.ts'
 import type { Order, OrderColour, Piece, Safety } from '../model/order.ts'
 import type { Batch, Plan } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
@@ -8,8 +7,6 @@ import { respread } from '../model/spreads.ts'
 import { partGrams } from '../plan/reserve.ts'
 import { newOrder } from './new.ts'
 
-/** Colours nearer than this are one bowl, CIEDE2000. */
-const ONE_BOWL = 1
 const strictness: readonly Safety[] = ['tight', 'safe', 'unmatchable']
 
 /** Prefix of everything that comes from one of the orders. */
@@ -62,7 +59,7 @@ export function asOnDay(orders: readonly Order[], day: Order): Order[] {
 const earliest = (orders: readonly Order[]) => orders.map((o) => o.collectAt).sort()[0]!
 
 function mergeColour(colours: OrderColour[], colour: OrderColour, prefix: string): string {
-  const like = colours.find((c) => ciede2000(hexToLab(c.hex), hexToLab(colour.hex)) < ONE_BOWL)
+  const like = colours.find((c) => oneBowl(c.hex, colour.hex))
   if (like) {
     if (!like.name.split(' / ').includes(colour.name))
       like.name = `${like.name} / ${colour.name}`.slice(0, 80)

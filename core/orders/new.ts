@@ -1,4 +1,5 @@
 import { arrangeBouquet } from '../bouquet/arrange.ts'
+import { NOTHING_SETTLED } from '../model/day.ts'
 import type { Order, Piece } from '../model/order.ts'
 import type { SurfaceKind } from '../surfaces/index.ts'
 
@@ -19,6 +20,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     mixing: { school: 'separate' },
     bagPins: [],
     arrangement: null,
+    settled: NOTHING_SETTLED,
     colours: [],
     setOns: [],
     pieces: [],

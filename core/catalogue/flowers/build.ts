@@ -131,6 +131,7 @@ function complete(flower: FlowerInput & Pick<Flower, 'form' | 'setting' | 'nailM
     florets: [],
     pitchMm: null,
     spread: 0.15,
+    firmMinutes: null,
     calibration: 1,
     source: 'catalogue',
     basedOn: null,

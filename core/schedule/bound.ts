@@ -1,0 +1,112 @@
+import { prepare } from './prepare.ts'
+import { openMinutes, type Problem } from './problem.ts'
+
+/** The least span there can be, as far as it can be said. */
+export interface Bound {
+  minutes: number
+  /** Whether chains and waits count in it: across a night only the work itself does. */
+  chains: boolean
+}
+
+/**
+ * The least open minutes from the first task of all to the last moment. Work shared by all hands is a bound whatever is open; chains
+ * with their waits are one only where no closed hours lie between, because what waits may wait while it is closed.
+ * @param start of a timetable that is possible: how far back it reaches decides whether a night lies between.
+ */
+export function lowerBound(problem: Problem, start: readonly number[]): Bound {
+  const { tasks, hands, open } = problem
+  if (tasks.length === 0) return { minutes: 0, chains: true }
+  const load = tasks.reduce((sum, t) => sum + t.minutes, 0)
+  const from = Math.min(...start)
+  const to = Math.max(...tasks.map((t) => t.due))
+  const pipers = hands.filter((h) => h.pipes).length
+  const piped = tasks.reduce((sum, t) => sum + (t.pipes ? t.minutes : 0), 0)
+  const shared = Math.max(load / hands.length, pipers > 0 ? piped / pipers : 0)
+  if (openMinutes(open, from, to) < to - from) return { minutes: Math.ceil(shared - 1e-9), chains: false }
+  const { heads, tails } = headsAndTails(problem)
+  const chain = Math.max(...tasks.map((t, i) => heads[i]! + t.minutes + tails[i]!))
+  const all = tasks.map((t, i) => ({ minutes: t.minutes, head: heads[i]!, tail: tails[i]! }))
+  const byPipers = all.filter((_, i) => tasks[i]!.pipes)
+  let least = Math.max(chain, shareOut(all, hands.length), shareOut(byPipers, pipers))
+  problem.resources.forEach((units, r) => {
+    const own = tasks.flatMap((t, i) => {
+      const held = t.holds.find((h) => h.resource === r)
+      // held on after it, which is part of the way to what follows
+      return held
+        ? [{ ...all[i]!, minutes: t.minutes + held.extra, tail: Math.max(0, all[i]!.tail - held.extra) }]
+        : []
+    })
+    least = Math.max(least, shareOut(own, units))
+  })
+  return { minutes: Math.ceil(least - 1e-9), chains: true }
+}
+
+/** Minutes that lie between the start of all and each task, and between its end and the last moment, at the least. */
+function headsAndTails(problem: Problem): { heads: number[]; tails: number[] } {
+  const { tasks } = problem
+  const { head } = prepare(problem)
+  const last = Math.max(...tasks.map((t) => t.due))
+  const tails = new Array<number>(tasks.length)
+  const tailOf = (i: number): number => {
+    if (tails[i] !== undefined) return tails[i]!
+    let tail = last - tasks[i]!.due
+    for (const { task, lag } of tasks[i]!.next)
+      tail = Math.max(tail, lag + tasks[task]!.minutes + tailOf(task))
+    tails[i] = tail
+    return tail
+  }
+  for (let i = 0; i < tasks.length; i++) tailOf(i)
+  return { heads: head.map((h, i) => h - tasks[i]!.minutes), tails }
+}
+
+interface Job {
+  minutes: number
+  head: number
+  tail: number
+}
+
+/** The least time in which so many pairs of hands, or units of a thing, get through some jobs. */
+function shareOut(jobs: readonly Job[], units: number): number {
+  if (jobs.length === 0 || units === 0) return 0
+  return units === 1 ? oneHand(jobs) : manyHands(jobs, units)
+}
+
+/** Work shared by all, with the shortest ways in and out that each of them must have. */
+function manyHands(jobs: readonly Job[], hands: number): number {
+  const least = (of: (j: Job) => number) =>
+    jobs
+      .map(of)
+      .sort((a, b) => a - b)
+      .slice(0, hands)
+      .reduce((sum, x) => sum + x, 0)
+  const load = jobs.reduce((sum, j) => sum + j.minutes, 0)
+  const idle = jobs.length >= hands ? least((j) => j.head) + least((j) => j.tail) : 0
+  return (load + idle) / hands
+}
+
+/**
+ * One machine on which work may be broken off: always the task with the longest tail of those that have come (Jackson's preemptive
+ * schedule, the strongest bound that is cheap for one machine with heads and tails).
+ */
+function oneHand(jobs: readonly Job[]): number {
+  const coming = jobs.map((j) => ({ ...j })).sort((a, b) => a.head - b.head)
+  const here: Job[] = []
+  let now = 0
+  let most = 0
+  let next = 0
+  while (next < coming.length || here.length > 0) {
+    if (here.length === 0) now = Math.max(now, coming[next]!.head)
+    while (next < coming.length && coming[next]!.head <= now) here.push(coming[next++]!)
+    let at = 0
+    for (let k = 1; k < here.length; k++) if (here[k]!.tail > here[at]!.tail) at = k
+    const job = here[at]!
+    const until = next < coming.length ? coming[next]!.head : Number.POSITIVE_INFINITY
+    const worked = Math.min(job.minutes, until - now)
+    now += worked
+    job.minutes -= worked
+    if (job.minutes > 0) continue
+    here.splice(at, 1)
+    most = Math.max(most, now + job.tail)
+  }
+  return most
+}

@@ -1,0 +1,73 @@
+import type { DaySettings, Settled } from '../model/day.ts'
+import type { Order } from '../model/order.ts'
+import type { Workshop } from '../model/workshop.ts'
+import type { Problem, Schedule } from '../schedule/problem.ts'
+import { search, value } from '../schedule/search.ts'
+import { type Refill, refills } from './freshness.ts'
+import { type OrderWork, type Stated, stated } from './problem.ts'
+
+/** Orders with their places in time. */
+export interface Solved extends Stated {
+  schedule: Schedule
+  refills: Refill[]
+  day: DaySettings
+  grown: ReadonlyMap<string, number>
+}
+
+/** Bags that have stood too long are seen only in a timetable, and filling them again makes another: so often it is looked again. */
+const ROUNDS = 3
+
+/**
+ * Places all work of some orders in time.
+ * @param like timetables of the same work under other limits: where one of them is possible here, nothing worse comes out.
+ * @throws CircleError where settled orders contradict what must come first.
+ */
+export function solve(
+  works: readonly OrderWork[],
+  workshop: Workshop,
+  day: DaySettings,
+  settled: (order: Order) => Settled = (o) => o.settled,
+  like: readonly Solved[] = [],
+): Solved {
+  let grown: ReadonlyMap<string, number> = new Map()
+  let best: Solved | null = null
+  for (let round = 0; round < ROUNDS; round++) {
+    const all = stated(works, workshop, day, settled, grown)
+    const schedule = search(all.problem)
+    const wanted = refills(all, schedule, workshop)
+    best = { ...all, schedule, refills: wanted, day, grown }
+    if (wanted.length === 0 || covers(grown, wanted, all)) break
+    const more = new Map(grown)
+    for (const r of wanted) more.set(keyOf(all, r), workshop.settings.refillMinutes)
+    grown = more
+  }
+  let found = best!
+  for (const other of like) {
+    const all = stated(works, workshop, day, settled, other.grown)
+    if (!allows(all.problem, other.problem)) continue
+    const schedule = value(all.problem, other.schedule)
+    if (schedule.cost < found.schedule.cost)
+      found = { ...all, schedule, refills: other.refills, day, grown: other.grown }
+  }
+  return found
+}
+
+/** Whether all that is possible in one problem is possible in the other: the same work, and no limit narrower. */
+function allows(wide: Problem, narrow: Problem): boolean {
+  return (
+    narrow.tasks.length === wide.tasks.length &&
+    narrow.tasks.every((t, i) => sameTask(t, wide.tasks[i]!)) &&
+    narrow.hands.every((h, i) => wide.hands[i] && (wide.hands[i].pipes || !h.pipes)) &&
+    narrow.open.every((n) => wide.open.some((w) => w.from <= n.from && n.to <= w.to)) &&
+    narrow.rest.after <= wide.rest.after &&
+    narrow.rest.minutes >= wide.rest.minutes
+  )
+}
+
+const sameTask = (a: Problem['tasks'][number], b: Problem['tasks'][number]): boolean =>
+  a.minutes === b.minutes && a.fixed === b.fixed && a.due === b.due && a.next.length === b.next.length
+
+const keyOf = ({ tasks }: Stated, { orderId, task }: Refill) => `${orderId}\n${tasks[task]!.id}`
+
+const covers = (grown: ReadonlyMap<string, number>, wanted: readonly Refill[], all: Stated) =>
+  wanted.every((r) => grown.has(keyOf(all, r)))
