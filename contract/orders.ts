@@ -128,6 +128,11 @@ export const orderEndpoints = {
   table: endpoint({
     method: 'get',
     path: '/orders/:id/plan/:table.csv',
-    summary: 'One table of the plan as CSV: colours, bags, batches, base, supplies, demand',
+    summary: 'One table of the plan as CSV: colours, bags, batches, base, supplies, demand, timeline',
+  }),
+  calendar: endpoint({
+    method: 'get',
+    path: '/orders/:id/timeline.ics',
+    summary: 'The timetable of an order as an iCalendar file',
   }),
 }

@@ -64,6 +64,12 @@ export const router = createBrowserRouter([
             path: 'icing',
             lazy: async () => ({ Component: (await import('./screens/order/icing/Icing.tsx')).Icing }),
           },
+          {
+            path: 'timeline/:part?',
+            lazy: async () => ({
+              Component: (await import('./screens/order/timeline/Timeline.tsx')).Timeline,
+            }),
+          },
         ],
       },
       {

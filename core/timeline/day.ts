@@ -31,83 +31,83 @@ export interface HandsChoice {
   closed: Timetable['closed']
 }
 
-/** Orders worked on one bench, set up once for all questions about them. */
+/**
+ * Orders worked on one bench, set up once for all questions about them. Their timetable does not depend on what time it is; whether it
+ * can still be worked does: `now` is a minute of the long clock before which nothing can be done, null where that does not matter.
+ */
 export class BenchDays {
   readonly #works: OrderWork[]
   readonly #workshop: Workshop
-  readonly #now: number | null
   readonly #faults: DayFault[]
   #solved: Solved | null = null
 
-  /** @param now minute of the long clock before which nothing can be done; null where it does not matter. */
-  constructor(orders: readonly PlannedOrder[], workshop: Workshop, now: number | null) {
+  constructor(orders: readonly PlannedOrder[], workshop: Workshop) {
     const { day } = workshop.settings
     this.#works = sharedBowls(orders.map(({ order, plan }) => orderWork(order, plan, workshop)))
     this.#workshop = workshop
-    this.#now = now
     this.#faults = [...settingFaults(day), ...sizeFaults(this.#works, day)]
-    if (this.#faults.length === 0)
-      this.#faults = settledFaults(
-        stated(this.#works, workshop, day, (o) => o.settled),
-        this.#works,
-        now,
-      )
   }
 
-  answer(): DayAnswer {
-    if (this.#faults.length > 0) return { table: null, misfits: [], faults: this.#faults }
+  answer(now: number | null): DayAnswer {
+    const faults = this.#faultsAt(now)
+    if (faults.length > 0) return { table: null, misfits: [], faults }
     const table = timetable(this.#solution(), this.#works, this.#workshop)
-    return { table, misfits: misfits(table, this.#works, this.#now), faults: [] }
+    return { table, misfits: misfits(table, this.#works, now), faults: [] }
   }
 
   /** What would make it fit; none where it does. */
-  remedies(): DayRemedy[] {
-    if (this.#faults.length > 0) return []
-    return remedies(this.#works, this.#workshop, this.#now, this.#solution())
+  remedies(now: number | null): DayRemedy[] {
+    if (this.#faultsAt(now).length > 0) return []
+    return remedies(this.#works, this.#workshop, now, this.#solution())
   }
 
   /** With one, two and three pairs of hands, or four: more hands never have to begin sooner. */
-  hands(): HandsChoice[] {
-    if (this.#faults.length > 0) return []
+  hands(now: number | null): HandsChoice[] {
+    if (this.#faultsAt(now).length > 0) return []
     const own = this.#workshop.settings.day.hands
-    const most = Math.min(MOST_HANDS, Math.max(3, own.length))
+    const most = Math.min(MOST_HANDS, Math.max(LEAST_COMPARED, own.length))
+    const all = Array.from({ length: most }, (_, h) => own[h] ?? { name: `Hands ${h + 1}`, pipes: true })
     let before: Solved | null = null
-    return Array.from({ length: most }, (_, k) => {
-      const hands = Array.from(
-        { length: k + 1 },
-        (_h, h) => own[h] ?? { name: `Hands ${h + 1}`, pipes: true },
-      )
-      if (!hands.some((h) => h.pipes)) return null
-      const { day } = this.#workshop.settings
-      const like = [...(before ? [before] : []), ...(own.length === k + 1 ? [this.#solution()] : [])]
-      const solved = solve(this.#works, this.#workshop, { ...day, hands }, undefined, like)
-      before = solved
-      const table = timetable(solved, this.#works, this.#workshop)
-      return {
-        hands,
-        from: table.from,
-        to: table.to,
-        misfits: misfits(table, this.#works, this.#now),
-        bars: table.tasks.map(({ hand, from, to }) => ({ hand, from, to })),
-        closed: table.closed,
-      }
-    }).filter((c) => c !== null)
+    return all.flatMap((_, k) => {
+      const hands = all.slice(0, k + 1)
+      if (!hands.some((h) => h.pipes)) return []
+      before = own.length === k + 1 ? this.#solution() : this.#with(hands, before)
+      const table = timetable(before, this.#works, this.#workshop)
+      return [
+        {
+          ...{ hands, from: table.from, to: table.to, closed: table.closed },
+          misfits: misfits(table, this.#works, now),
+          bars: table.tasks.map(({ hand, from, to }) => ({ hand, from, to })),
+        },
+      ]
+    })
   }
 
-  #solution(): Solved {
-    this.#solved ??= this.#solve()
-    return this.#solved
+  #faultsAt(now: number | null): DayFault[] {
+    if (this.#faults.length > 0) return this.#faults
+    const { day } = this.#workshop.settings
+    return settledFaults(
+      stated(this.#works, this.#workshop, day, (o) => o.settled),
+      this.#works,
+      now,
+    )
   }
 
   /** With the hands that there are, and never worse than with fewer of them. */
-  #solve(): Solved {
-    const { day } = this.#workshop.settings
-    let found: Solved | null = null
-    for (let k = 1; k <= day.hands.length; k++) {
-      const hands = day.hands.slice(0, k)
-      if (!hands.some((h) => h.pipes)) continue
-      found = solve(this.#works, this.#workshop, { ...day, hands }, undefined, found ? [found] : [])
+  #solution(): Solved {
+    const { hands } = this.#workshop.settings.day
+    for (let k = 1; !this.#solved || this.#solved.day.hands.length < hands.length; k++) {
+      const some = hands.slice(0, k)
+      if (some.some((h) => h.pipes)) this.#solved = this.#with(some, this.#solved)
     }
-    return found!
+    return this.#solved
+  }
+
+  #with(hands: DaySettings['hands'], fewer: Solved | null): Solved {
+    const day = { ...this.#workshop.settings.day, hands }
+    return solve(this.#works, this.#workshop, day, undefined, fewer ? [fewer] : [])
   }
 }
+
+/** Decorators ask what a second and a third pair of hands would do. */
+const LEAST_COMPARED = 3

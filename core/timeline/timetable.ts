@@ -45,8 +45,9 @@ export interface Stay {
   kind: WaitKind | 'kept'
   what: string
   orderId: string
-  /** Task after which it stands there. */
+  /** Task after which it stands there; of a piece, the piece. */
   taskId: string | null
+  pieceId: string | null
   from: number
   to: number
   trays: number
@@ -158,22 +159,21 @@ function lostSettled({ tasks }: Solved, works: readonly OrderWork[]): Timetable[
   })
 }
 
-/** What happens by itself: the mixer, flowers that become firm and are kept, coats that set, pieces that wait. */
+/** What happens by itself: the mixer, flowers that become firm and are kept, pieces that wait and whose coats set. */
 function stays({ tasks, problem, schedule, keeps }: Solved): Stay[] {
   const { start } = schedule
   const end = (i: number) => start[i]! + tasks[i]!.minutes
   const found: Stay[] = []
+  const set: Stay[] = []
   tasks.forEach(({ of, work, id }, i) => {
-    const own = { orderId: work.order.id, taskId: id, what: of.what }
+    const own = { orderId: work.order.id, taskId: id, pieceId: of.pieceId, what: of.what, trays: 0 }
+    const wait = of.keeps ? null : waitAfter(tasks, i)
     if (of.mixer && of.whips > 0)
-      found.push({
-        ...own,
-        place: 'mixer',
-        kind: 'whip',
-        from: start[i]!,
-        to: end(i) + Math.ceil(of.whips),
-        trays: 0,
-      })
+      found.push({ ...own, place: 'mixer', kind: 'whip', from: start[i]!, to: end(i) + Math.ceil(of.whips) })
+    else if (wait && of.pieceId !== null) {
+      const place = wait.kind === 'chill' ? 'fridge' : 'rack'
+      set.push({ ...own, place, kind: wait.kind, from: end(i), to: end(i) + wait.lag })
+    }
   })
   for (const { keep, from, to } of kept(problem, start)) {
     const { store, units } = problem.keeps[keep]!
@@ -181,44 +181,33 @@ function stays({ tasks, problem, schedule, keeps }: Solved): Stay[] {
     const about = keeps[keep]!
     if (about.kind === 'pieces') {
       const { work, pieceId } = about
-      const piece = work.order.pieces.find((p) => p.id === pieceId)!
-      found.push({
-        place,
-        kind: 'kept',
-        what: piece.name,
-        orderId: work.order.id,
-        taskId: null,
-        from,
-        to,
-        trays: units,
-      })
+      const what = work.order.pieces.find((p) => p.id === pieceId)!.name
+      const own = { place, what, orderId: work.order.id, pieceId, taskId: null, trays: units }
+      let at = from
+      for (const s of set.filter(
+        (c) => c.pieceId === pieceId && c.orderId === own.orderId && c.place === place,
+      )) {
+        if (s.from > at) found.push({ ...own, kind: 'kept', from: at, to: s.from })
+        if (s.to > at) found.push({ ...own, kind: s.kind, from: Math.max(at, s.from), to: s.to })
+        at = Math.max(at, s.to)
+      }
+      if (to > at) found.push({ ...own, kind: 'kept', from: at, to })
       continue
     }
     const { of, work, id } = tasks[about.task]!
-    const own = { place, what: of.what, orderId: work.order.id, taskId: id, trays: units }
+    const own = {
+      place,
+      what: of.what,
+      orderId: work.order.id,
+      taskId: id,
+      pieceId: of.pieceId,
+      trays: units,
+    }
     const wait = waitAfter(tasks, about.task)
     const firm = Math.min(to, from + (wait?.lag ?? 0))
     if (wait) found.push({ ...own, kind: wait.kind, from, to: firm })
     if (to > firm) found.push({ ...own, kind: 'kept', from: firm, to })
   }
-  // coats that set, and tools that wait for a crust
-  tasks.forEach(({ of, work, id }, i) => {
-    if (of.keeps || of.mixer) return
-    const wait = waitAfter(tasks, i)
-    if (!wait || wait.kind === 'deepen') return
-    const place = wait.kind === 'chill' ? 'fridge' : 'rack'
-    found.push({
-      ...{
-        place,
-        kind: wait.kind,
-        what: `${of.what}: ${of.where}`,
-        orderId: work.order.id,
-        taskId: id,
-        trays: 0,
-      },
-      ...{ from: end(i), to: end(i) + wait.lag },
-    } as Stay)
-  })
   return found
 }
 

@@ -4,6 +4,8 @@ import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { describeOpening } from '#core/tips/index'
 
+import { timelineRows } from './timeline.ts'
+
 type Row = Record<string, string | number | null>
 type Table = (plan: Plan, order: Order, workshop: Workshop) => Row[]
 
@@ -90,6 +92,7 @@ const tables = {
       })),
     )
   },
+  timeline: timelineRows,
 } satisfies Record<string, Table>
 
 export type TableName = keyof typeof tables

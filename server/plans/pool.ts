@@ -13,6 +13,8 @@ export interface PlanPool {
   plan(about: About): Promise<Uint8Array>
   /** One of its tables as CSV. @throws as `plan` does. */
   table(about: About & { table: TableName }): Promise<Uint8Array>
+  /** Its timetable as an iCalendar file. @throws as `plan` does. */
+  calendar(about: About): Promise<Uint8Array>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
@@ -72,6 +74,7 @@ export function planPool(): PlanPool {
   return {
     plan: (about) => run({ ...about, table: null }),
     table: ({ table, ...about }) => run({ ...about, table }),
+    calendar: (about) => run({ ...about, table: 'calendar' }),
     ready,
     close: () => pool.destroy(),
   }

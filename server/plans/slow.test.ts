@@ -9,6 +9,7 @@ const slowly = (text: string) =>
 const slowPlans: PlanPool = {
   plan: () => slowly('{"slow":true}'),
   table: () => slowly('bag\r\n1'),
+  calendar: () => slowly('BEGIN:VCALENDAR'),
   ready: async () => {},
   close: async () => {},
 }

@@ -6,6 +6,7 @@ import { planOrder, UnplannableOrderError } from '#core/plan/index'
 import { isModest } from '#core/plan/limits'
 import { standBehind } from '../check/behind.ts'
 import { type TableName, tableCsv } from '../exports/tables.ts'
+import { timelineCalendar } from '../exports/timeline.ts'
 import { type SharedWorkshop, unshared } from '../workshop/shared.ts'
 import { OutOfTimeError, within } from './within.ts'
 
@@ -18,8 +19,8 @@ export interface PlanTask {
   /** Whether it was checked by the present schema; one of another is read through it. */
   checked: boolean
   workshop: SharedWorkshop
-  /** One of the plan's tables as CSV; null for the whole plan as JSON. */
-  table: TableName | null
+  /** One of the plan's tables as CSV, or its timetable as a calendar; null for the whole plan as JSON. */
+  table: TableName | 'calendar' | null
   limits: PlanLimits
   /** One integer in shared memory: 1 as soon as the work has begun, so that waiting is not taken for work. */
   begun: SharedArrayBuffer
@@ -62,9 +63,14 @@ export default function plan(task: PlanTask): PlanAnswer {
   }
 }
 
-function answer(order: Order, workshop: Workshop, table: TableName | null): PlanAnswer {
+function answer(order: Order, workshop: Workshop, table: PlanTask['table']): PlanAnswer {
   const made = planOrder(order, workshop)
-  const text = table ? tableCsv(table, made, order, workshop) : JSON.stringify(made)
+  const text =
+    table === null
+      ? JSON.stringify(made)
+      : table === 'calendar'
+        ? timelineCalendar(made, order, workshop)
+        : tableCsv(table, made, order, workshop)
   if (text.length > MOST_CHARACTERS) return { tooLarge: text.length }
   return { bytes: new TextEncoder().encode(text) }
 }

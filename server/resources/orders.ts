@@ -135,6 +135,22 @@ export function orderRoutes({ orm, plans }: AppContext): Router {
     ownTime,
   )
 
+  route(
+    router,
+    orm,
+    orderEndpoints.calendar,
+    async ({ em, param, res }) => {
+      const { title, version: _, ...task } = await inTime(toPlan(em, param('id')))
+      const file = await plans.calendar(task)
+      res
+        .attachment(`${fileName(title)}.ics`)
+        .type('text/calendar')
+        .end(file)
+      return undefined
+    },
+    ownTime,
+  )
+
   return router
 }
 

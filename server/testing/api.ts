@@ -44,6 +44,7 @@ const pool = () => {
 const sharedPlans: PlanPool = {
   plan: (about) => pool().plan(about),
   table: (about) => pool().table(about),
+  calendar: (about) => pool().calendar(about),
   ready: () => pool().ready(),
   close: async () => {},
 }

@@ -13,6 +13,10 @@ export interface Calendar {
   clock(at: string): string
   /** "Sat 28 Nov, 14:00" */
   shortMoment(at: string): string
+  /** "Sat 14:00" */
+  weekMoment(at: string): string
+  /** "Friday 27" */
+  dayName(at: string): string
   /** A heading for a due day as seen from today: "Tomorrow, Saturday 28 November 2026". */
   dayHeading(at: string): string
   hour12: boolean
@@ -43,6 +47,8 @@ export function calendarFor(settings: Pick<Settings, 'clock' | 'firstDay'>, loca
         : ({ sunday: 0, monday: 1, saturday: 6 } as const)[settings.firstDay],
     clock: (at) => written(at, time),
     shortMoment: (at) => written(at, `ddd D MMM, ${time}`),
+    weekMoment: (at) => written(at, `ddd ${time}`),
+    dayName: (at) => written(at, 'dddd D'),
     dayHeading: (at) => {
       const days = daysBetween(today(), at)
       const day = longDay(at)

@@ -1,7 +1,7 @@
 import { ActionIcon, Button, Menu, Tooltip } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
@@ -17,6 +17,7 @@ import { useCalendar } from '../../parts/calendar.ts'
 import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
+import { useDays } from '../../workers/days.ts'
 import { Strip } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
@@ -48,11 +49,16 @@ const tables = [
   ['base', 'Base and ingredients'],
   ['supplies', 'Supplies'],
   ['demand', 'Every layer'],
+  ['timeline', 'Timetable'],
 ] as const
 
 function Order() {
   const { order, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
   const { shortMoment } = useCalendar()
+  const days = useDays(
+    useMemo(() => [order], [order]),
+    workshop,
+  )
   useHotkeys([
     ['mod+Z', () => undo?.()],
     ['mod+shift+Z', () => redo?.()],
@@ -84,6 +90,9 @@ function Order() {
                 <Menu.Item component="a" href={`/api/orders/${order.id}/file`}>
                   Order file (JSON)
                 </Menu.Item>
+                <Menu.Item component="a" href={`/api/orders/${order.id}/timeline.ics`}>
+                  Calendar (iCalendar)
+                </Menu.Item>
                 <Menu.Label>Tables (CSV)</Menu.Label>
                 {tables.map(([table, name]) => (
                   <Menu.Item key={table} component="a" href={`/api/orders/${order.id}/plan/${table}.csv`}>
@@ -103,8 +112,8 @@ function Order() {
           settle={settle}
         />
       )}
-      <Strip />
-      <Outlet />
+      <Strip days={days} />
+      <Outlet context={days} />
     </>
   )
 }

@@ -1,10 +1,12 @@
 import { NavLink } from 'react-router'
 import type { Advice, Plan } from '#core/model/plan'
 import { bagCount } from '#core/plan/counts'
+import { momentOf } from '#core/timeline/clock'
 import { counted, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
+import type { Days } from '../../workers/days.ts'
 import css from './Strip.module.css'
 
 /** Where each kind of advice is decided. */
@@ -20,9 +22,9 @@ const stopOf: Record<Advice['about']['kind'], string> = {
 }
 
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
-export function Strip() {
+export function Strip({ days }: { days: Days }) {
   const { order, plan, before, workshop } = useOrderEditor()
-  const { shortMoment } = useCalendar()
+  const { shortMoment, weekMoment } = useCalendar()
   const weight = (grams: number) => formatWeight(grams, workshop.settings.units)
   const figures = (p: Plan): Record<string, string> => ({
     pieces: counted(p.totals.pieces, 'piece'),
@@ -38,11 +40,14 @@ export function Strip() {
     { to: 'colours', name: 'Colours', figure: now.colours },
     { to: 'bags', name: 'Bags', figure: now.bags },
     { to: 'icing', name: 'Icing', figure: now.icing },
+    { to: 'timeline', name: 'Timeline', figure: startWords(days, weekMoment) },
   ]
   return (
     <nav aria-label="Line of work" className={css.strip}>
       {stops.map(({ to, name, figure }) => {
-        const wants = plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to)
+        const wants =
+          plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to) ||
+          (to === 'timeline' && wantsDecision(days))
         const was = then[to]
         return (
           <NavLink key={to} to={to} className={css.stop}>
@@ -62,6 +67,15 @@ export function Strip() {
     </nav>
   )
 }
+
+/** When work begins at the latest. */
+function startWords({ table }: Days, weekMoment: (at: string) => string): string | undefined {
+  if (!table) return undefined
+  return table.tasks.length === 0 ? 'nothing yet' : weekMoment(momentOf(table.from))
+}
+
+const wantsDecision = ({ reply }: Days) =>
+  reply !== undefined && (reply.faults.length > 0 || reply.misfits.length > 0)
 
 /** Bags from the drawer; in a chain of colours, how often they are filled. */
 function bagWords({ bags, totals }: Plan): string {

@@ -108,7 +108,10 @@ describe.each(cases)('the screens of %s', (_, shown) => {
   const { plan, order } = shown
 
   it('say the same number where they name the same thing', () => {
-    const strip = show(shown, <Strip />)
+    const strip = show(
+      shown,
+      <Strip days={{ reply: undefined, table: undefined, error: undefined, now: 0 }} />,
+    )
     const stop = (name: string) => within(strip).getByText(name).closest('a')!.textContent!.trim()
     const [icing, bags, pieces] = [stop('Icing'), stop('Bags'), stop('Pieces')]
 

@@ -1,0 +1,87 @@
+import * as Comlink from 'comlink'
+import { useEffect, useMemo, useState } from 'react'
+import type { Order } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import { minuteOf } from '#core/timeline/clock'
+import type { HandsChoice } from '#core/timeline/day'
+import type { DayRemedy } from '#core/timeline/remedies'
+import type { Timetable } from '#core/timeline/timetable'
+import { localMoment } from '../parts/time.ts'
+import type { DaysPlanner, DaysReply } from './days.worker.ts'
+import { useLatest } from './useLatest.ts'
+
+let remote: Comlink.Remote<DaysPlanner> | null = null
+let sent: Workshop | null = null
+
+function planner(workshop: Workshop): Comlink.Remote<DaysPlanner> {
+  remote ??= Comlink.wrap<DaysPlanner>(
+    new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  if (sent !== workshop) {
+    sent = workshop
+    void remote.setWorkshop(workshop)
+  }
+  return remote
+}
+
+const nowMinute = () => minuteOf(localMoment(new Date()))
+const MINUTE_MS = 60_000
+
+/** What the clock shows, as a minute of the long clock. */
+export function useNow(): number {
+  const [now, setNow] = useState(nowMinute)
+  useEffect(() => {
+    const timer = setInterval(() => setNow(nowMinute()), MINUTE_MS / 4)
+    return () => clearInterval(timer)
+  }, [])
+  return now
+}
+
+/** The timetable of some orders as it is now; the last good one stays when no other can be made. */
+export interface Days {
+  reply: DaysReply | undefined
+  /** The timetable, or the last one that could be made. */
+  table: Timetable | undefined
+  error: Error | undefined
+  now: number
+}
+
+/** Orders at rest for so long are placed in time, ms: nobody waits for it, and typing must not. */
+const AT_REST_MS = 250
+
+function useAtRest<T>(value: T): T {
+  const [rested, setRested] = useState(value)
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(value), AT_REST_MS)
+    return () => clearTimeout(timer)
+  }, [value])
+  return rested
+}
+
+export function useDays(orders: readonly Order[] | undefined, workshop: Workshop | undefined): Days {
+  const now = useNow()
+  const rested = useAtRest(orders)
+  const ask = useMemo(
+    () => (rested && workshop ? () => planner(workshop).answer(rested, now) : null),
+    [rested, workshop, now],
+  )
+  const { answer: reply, error } = useLatest<DaysReply>(ask)
+  const [table, setTable] = useState<Timetable>()
+  useEffect(() => {
+    if (reply?.table) setTable(reply.table)
+  }, [reply])
+  return { reply, table: reply?.table ?? table, error, now }
+}
+
+/** The same with other numbers of hands, and what would make it fit; worked out where somebody looks. */
+export function useDayChoices(orders: readonly Order[], workshop: Workshop, now: number) {
+  const rested = useAtRest(orders)
+  const ask = useMemo(
+    () => async () => {
+      const days = planner(workshop)
+      return { remedies: await days.remedies(rested, now), hands: await days.hands(rested, now) }
+    },
+    [rested, workshop, now],
+  )
+  return useLatest<{ remedies: DayRemedy[]; hands: HandsChoice[] }>(ask).answer
+}
