@@ -8,7 +8,7 @@ export default defineConfig({
   plugins: [react()],
   worker: { format: 'es' },
   server: { port: 4311, proxy: { '/api': api } },
-  optimizeDeps: { include: ['comlink'] },
+  optimizeDeps: { include: ['comlink', 'apexcharts', 'react-apexcharts'] },
   build: {
     outDir: '../dist',
     emptyOutDir: true,

@@ -77,6 +77,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/day/BenchDay.tsx')).BenchDay }),
       },
       {
+        path: 'week/:part?',
+        lazy: async () => ({ Component: (await import('./screens/week/Week.tsx')).Week }),
+      },
+      {
         path: 'flowers',
         lazy: async () => ({ Component: (await import('./screens/flowers/Flowers.tsx')).Flowers }),
       },

@@ -33,11 +33,16 @@ export function reasons(problem: Problem, { start, hand }: Schedule): Why[] {
   })
 }
 
-/** Tasks without slack, from the one that begins first to the last: each keeps the one before it from being later. */
-export function criticalChain(problem: Problem, schedule: Schedule, why: readonly Why[]): number[] {
+/** Tasks without slack, from the one of a group that begins first to the last: each keeps the one before it from being later. */
+export function criticalChain(
+  problem: Problem,
+  schedule: Schedule,
+  why: readonly Why[],
+  group: readonly number[],
+): number[] {
   const { start } = schedule
-  if (start.length === 0) return []
-  let at = start.reduce((best, s, i) => (s < start[best]! ? i : best), 0)
+  if (group.length === 0) return []
+  let at = group.reduce((best, i) => (start[i]! < start[best]! ? i : best))
   const chain: number[] = []
   const seen = new Set<number>()
   while (!seen.has(at)) {

@@ -107,19 +107,19 @@ export function settledFaults(all: Stated, works: readonly OrderWork[], now: num
       faults.push({
         code: 'settled-past',
         about: about(work, i),
-        message: `The settled start of ${words(i)} is past. Let it go, or settle a later one.`,
+        message: `The locked start of ${words(i)} is past. Let it go, or lock it later.`,
       })
     if (fixed + minutes > due)
       faults.push({
         code: 'settled-late',
         about: about(work, i),
-        message: `The settled start of ${words(i)} is too late: it would end after everything must be done. Let it go, or settle an earlier one.`,
+        message: `The locked start of ${words(i)} is too late: it would end after everything must be done. Let it go, or lock it earlier.`,
       })
     else if (!problem.open.some((w) => w.from <= fixed && fixed + minutes <= w.to))
       faults.push({
         code: 'settled-closed',
         about: about(work, i),
-        message: `The settled start of ${words(i)} lies outside your opening hours, or the task ends after them. Let it go, settle another, or open for longer.`,
+        message: `The locked start of ${words(i)} lies outside your opening hours, or the task ends after them. Let it go, lock another time, or open for longer.`,
       })
   })
   const circle = circleOf(problem.tasks)
@@ -131,7 +131,7 @@ export function settledFaults(all: Stated, works: readonly OrderWork[], now: num
       faults.push({
         code: 'settled-circle',
         about: about(own, ...circle),
-        message: `What is settled goes round in a circle: ${circle.map(words).join(' before ')} before ${words(circle[0]!)}. Let one of these orders go.`,
+        message: `What is locked goes round in a circle: ${circle.map(words).join(' before ')} before ${words(circle[0]!)}. Let one of these go.`,
       })
     return faults
   }
@@ -165,7 +165,7 @@ function contradictions(
       faults.push({
         code: 'settled-contradict',
         about: about(tasks[i]!.work, i, j),
-        message: `Two settled starts contradict each other: ${words(j)} cannot begin before ${words(i)} and all between them are done, which takes ${formatMinutes(at - problem.tasks[i]!.fixed!)}. Let one of them go.`,
+        message: `Two locked starts contradict each other: ${words(j)} cannot begin before ${words(i)} and all between them are done, which takes ${formatMinutes(at - problem.tasks[i]!.fixed!)}. Let one of them go.`,
       })
     }
   }
@@ -178,7 +178,7 @@ function contradictions(
       faults.push({
         code: 'settled-contradict',
         about: about(tasks[i]!.work, ...same),
-        message: `Two settled starts contradict each other: ${same.map(words).join(' and ')} are settled for the same time, and there ${problem.hands.length === 1 ? 'is one pair' : `are ${problem.hands.length} pairs`} of hands. Let one of them go.`,
+        message: `Two locked starts contradict each other: ${same.map(words).join(' and ')} are locked to the same time, and there ${problem.hands.length === 1 ? 'is one pair' : `are ${problem.hands.length} pairs`} of hands. Let one of them go.`,
       })
   }
   return faults

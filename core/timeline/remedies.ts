@@ -81,7 +81,7 @@ export function remedies(
       const fits = after.misfits.length === 0
       if (fits || after.from >= before.from + WORTH_MINUTES)
         found.push({
-          label: `Let go what is settled for ${order.title}`,
+          label: `Let go of the locks of ${order.title}`,
           change: { kind: 'letGo', orderId: order.id },
           from: after.from,
           fits,

@@ -93,7 +93,7 @@ export function timetable(solved: Solved, works: readonly OrderWork[], workshop:
   const { start, hand } = schedule
   const end = (i: number) => start[i]! + tasks[i]!.minutes
   const why = reasons(problem, schedule)
-  const tight = new Set(criticalChain(problem, schedule, why))
+  const tight = new Set(problem.groups.flatMap((g) => criticalChain(problem, schedule, why, g)))
   const from = start.length === 0 ? Math.max(0, ...works.map((w) => w.due)) : Math.min(...start)
   const to = Math.max(from, ...start.map((_, i) => end(i)))
   const due = Math.max(from, ...works.map((w) => w.due))

@@ -50,7 +50,7 @@ export function whyWords(table: Timetable, task: TimedTask, clock: (minute: numb
   const order = table.orders.find((o) => o.id === task.orderId)
   switch (why.kind) {
     case 'settled':
-      return 'You have settled this start.'
+      return 'You have locked this start.'
     case 'closing':
       return `It ends when you close at ${clock(task.to)}; what follows is done after that.`
     case 'due':

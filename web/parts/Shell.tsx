@@ -6,6 +6,7 @@ import { WorkshopSaving } from './WorkshopSaving.tsx'
 
 const places = [
   ['/orders', 'Orders'],
+  ['/week', 'Week'],
   ['/flowers', 'Flowers'],
   ['/drawer', 'Drawer'],
 ] as const

@@ -15,6 +15,8 @@ export interface Calendar {
   shortMoment(at: string): string
   /** "Sat 14:00" */
   weekMoment(at: string): string
+  /** "Fri 27" */
+  shortDay(at: string): string
   /** "Friday 27" */
   dayName(at: string): string
   /** A heading for a due day as seen from today: "Tomorrow, Saturday 28 November 2026". */
@@ -48,6 +50,7 @@ export function calendarFor(settings: Pick<Settings, 'clock' | 'firstDay'>, loca
     clock: (at) => written(at, time),
     shortMoment: (at) => written(at, `ddd D MMM, ${time}`),
     weekMoment: (at) => written(at, `ddd ${time}`),
+    shortDay: (at) => written(at, 'ddd D'),
     dayName: (at) => written(at, 'dddd D'),
     dayHeading: (at) => {
       const days = daysBetween(today(), at)

@@ -1,3 +1,4 @@
+import { Popover } from '@mantine/core'
 import { useElementSize } from '@mantine/hooks'
 import { IconLock } from '@tabler/icons-react'
 import { type ReactNode, useMemo } from 'react'
@@ -28,7 +29,7 @@ export function Bands(props: {
   /** Only what lies between these; null for all. */
   view: { from: number; to: number } | null
   /** Looks at one day, or at all of them. */
-  look(day: number | null): void
+  look?: (day: number | null) => void
   openId: string | null
   open(task: TimedTask | null): void
   /** A task dragged to another start. */
@@ -37,21 +38,32 @@ export function Bands(props: {
   orderId: string | null
   hexOf(orderId: string, colourId: string): string | undefined
   picture?: (task: TimedTask, size: number) => ReactNode
+  /** What is said about a task that is open, beside its bar. */
+  panel: (task: TimedTask) => ReactNode
 }) {
-  const { table, now, view, look, openId, open, move, orderId, hexOf, picture } = props
+  const { table, now, view, look, openId, open, move, orderId, hexOf, picture, panel } = props
   const { ref, width } = useElementSize()
   const { clock, dayName } = useCalendar()
-  const layout = useMemo(() => bandLayout(table, formatMinutes), [table])
   const [from, to] = view
     ? [view.from, view.to]
     : [table.from - BEFORE_MINUTES, table.collect + AFTER_MINUTES]
+  const seen = useMemo(() => {
+    const inView = (t: { from: number; to: number }) => t.to > from && t.from < to
+    return {
+      ...table,
+      tasks: table.tasks.filter(inView),
+      stays: table.stays.filter(inView),
+      rests: table.rests.filter(inView),
+      orders: table.orders.filter((o) => o.collect > from && o.collect < to),
+    }
+  }, [table, from, to])
+  const layout = useMemo(() => bandLayout(seen, formatMinutes), [seen])
   const scale = useMemo(
     () => scaleOf(from, to, table.closed, Math.max(200, width)),
     [from, to, table.closed, width],
   )
   const { dragged, begin, justDragged } = useDragged(scale, move)
-  const inView = (t: { from: number; to: number }) => t.to > from && t.from < to
-  const chain = chainPath(table.tasks.filter(inView), layout, scale.x)
+  const chain = chainPath(seen.tasks, layout, scale.x)
   const box = (t: { from: number; to: number }) => {
     const left = Math.max(0, scale.x(t.from))
     return { left, width: Math.max(3, Math.min(scale.width, scale.x(t.to)) - left) }
@@ -82,7 +94,7 @@ export function Bands(props: {
             {scale.ticks.map((t) => (
               <path key={t.minute} d={`M${t.x} ${HEAD_PX - 4}V${layout.height}`} stroke="var(--line)" />
             ))}
-            {table.orders.map((o) => (
+            {seen.orders.map((o) => (
               <path
                 key={o.id}
                 d={`M${scale.x(o.collect)} ${HEAD_PX - 16}V${layout.height}`}
@@ -104,14 +116,15 @@ export function Bands(props: {
               key={d.minute}
               className={css.day}
               style={{ left: d.x }}
-              title={view ? 'All days' : 'Only this day'}
-              onClick={() => look(view ? null : Math.floor(d.minute / DAY_MINUTES))}
+              title={look && (view ? 'All days' : 'Only this day')}
+              disabled={!look}
+              onClick={() => look?.(view ? null : Math.floor(d.minute / DAY_MINUTES))}
             >
               {dayName(momentOf(d.minute))}
-              {view && ' · all days'}
+              {look && view && ' · all days'}
             </button>
           ))}
-          {table.orders.map((o) => (
+          {seen.orders.map((o) => (
             <span
               key={o.id}
               className={css.head}
@@ -135,7 +148,7 @@ export function Bands(props: {
               now {at(now)}
             </strong>
           )}
-          {layout.stays.filter(inView).map((s) => (
+          {layout.stays.map((s) => (
             <div
               key={`${s.place} ${s.kind} ${s.orderId} ${s.taskId ?? s.what} ${s.from}`}
               className={css.stay}
@@ -150,7 +163,7 @@ export function Bands(props: {
               )}
             </div>
           ))}
-          {table.rests.filter(inView).map((r) => (
+          {seen.rests.map((r) => (
             <div
               key={`${r.hand} ${r.from}`}
               className={css.rest}
@@ -160,11 +173,11 @@ export function Bands(props: {
               rest
             </div>
           ))}
-          {table.tasks.filter(inView).map((t) => {
+          {seen.tasks.map((t) => {
             const shown =
               dragged?.task === t ? { ...t, from: dragged.from, to: dragged.from + t.to - t.from } : t
             const size = box(shown)
-            return (
+            const bar = (
               <button
                 type="button"
                 key={`${t.orderId} ${t.id}`}
@@ -174,7 +187,7 @@ export function Bands(props: {
                 data-open={openId === `${t.orderId} ${t.id}` || undefined}
                 data-dragged={dragged?.task === t || undefined}
                 style={{ ...size, top: layout.handTop(t.hand), height: layout.handHeight }}
-                aria-label={`${taskWords(t)}, ${at(shown.from)} to ${at(shown.to)}, ${table.hands[t.hand]?.name}${t.settled ? ', settled' : ''}${t.noSlack ? ', no slack' : ''}`}
+                aria-label={`${taskWords(t)}, ${at(shown.from)} to ${at(shown.to)}, ${table.hands[t.hand]?.name}${t.settled ? ', locked' : ''}${t.noSlack ? ', no slack' : ''}`}
                 onClick={() => !justDragged() && open(t)}
                 onPointerDown={(e) => begin(e, t)}
                 onKeyDown={(e) => {
@@ -198,6 +211,22 @@ export function Bands(props: {
                   </span>
                 )}
               </button>
+            )
+            if (openId !== `${t.orderId} ${t.id}`) return bar
+            return (
+              <Popover
+                key={`${t.orderId} ${t.id}`}
+                opened
+                onChange={(on) => !on && open(null)}
+                position="bottom"
+                width={460}
+                shadow="none"
+                withArrow
+                trapFocus
+              >
+                <Popover.Target>{bar}</Popover.Target>
+                <Popover.Dropdown>{panel(t)}</Popover.Dropdown>
+              </Popover>
             )
           })}
           {chain && (
@@ -304,7 +333,7 @@ function Legend({ kinds, rests, canMove }: { kinds: ReadonlySet<string>; rests: 
         </span>
       )}
       <span className={css.tip}>
-        {canMove ? 'press a bar to read why then; drag it to settle it' : 'press a bar to read why then'}
+        {canMove ? 'press a bar to read why then; drag it to lock it' : 'press a bar to read why then'}
       </span>
     </div>
   )

@@ -38,7 +38,7 @@ export function TaskTable(props: {
         {
           key: 'slack',
           name: 'Slack',
-          value: (t) => (t.settled ? 'settled' : t.noSlack ? 'none' : ''),
+          value: (t) => (t.settled ? 'locked' : t.noSlack ? 'none' : ''),
         },
       ]}
     />

@@ -18,10 +18,11 @@ export interface PlacedStay extends Stay {
 
 const HAND_PX = 46
 const MIXER_PX = 24
-const ROW_PX = 16
+const ROW_PX = 14
+const LEAST_ROW_PX = 13.5
 const GAP_PX = 8
-/** A store's rows are pressed together from so many on. */
-const MOST_ROWS = 5
+/** A store's rows are pressed together from so many on, as far as their words can still be read. */
+const MOST_ROWS = 6
 const STORE_WORDS: Record<Store, string> = { freezer: 'Freezer', fridge: 'Fridge', rack: 'Rack' }
 /** Days and hours stand above the bands. */
 export const HEAD_PX = 38
@@ -36,11 +37,15 @@ export interface BandLayout {
 }
 
 /** Where everything of a timetable stands, from the top. */
-export function bandLayout(table: Timetable, minutesWords: (m: number) => string): BandLayout {
+export function bandLayout(
+  table: Pick<Timetable, 'tasks' | 'stays' | 'hands' | 'stores'>,
+  minutesWords: (m: number) => string,
+): BandLayout {
   let top = HEAD_PX
   const bands: Band[] = []
-  const tops = table.hands.map(({ name, minutes }, h) => {
+  const tops = table.hands.map(({ name }, h) => {
     const at = top
+    const minutes = table.tasks.reduce((sum, t) => sum + (t.hand === h ? t.to - t.from : 0), 0)
     bands.push({ key: `hand ${h}`, name, note: minutesWords(minutes), top: at, height: HAND_PX })
     top += HAND_PX + GAP_PX
     return at
@@ -57,7 +62,7 @@ export function bandLayout(table: Timetable, minutesWords: (m: number) => string
     if (own.length === 0) continue
     const rows = rowsFor(own)
     const used = Math.max(...rows) + 1
-    const rowPx = used > MOST_ROWS ? (MOST_ROWS * ROW_PX) / used : ROW_PX
+    const rowPx = Math.max(LEAST_ROW_PX, Math.min(ROW_PX, (MOST_ROWS * ROW_PX) / used))
     const full = table.stores.find((s) => s.store === store)!
     bands.push({
       key: store,
@@ -67,7 +72,7 @@ export function bandLayout(table: Timetable, minutesWords: (m: number) => string
       height: used * rowPx,
     })
     own.forEach((s, i) => {
-      stays.push({ ...s, top: top + rows[i]! * rowPx, height: rowPx - 3 })
+      stays.push({ ...s, top: top + rows[i]! * rowPx, height: rowPx - 1.5 })
     })
     top += Math.max(used * rowPx, 30) + GAP_PX
   }

@@ -18,5 +18,5 @@ export function misfitWords(misfit: Misfit, table: Timetable, { weekMoment }: Ca
   }
   if (misfit.kind === 'full')
     return `The ${STORE[misfit.store]} is too full: ${counted(Math.ceil(misfit.most), 'tray')} at ${weekMoment(momentOf(misfit.at))}, and it takes ${misfit.takes}.`
-  return 'What is settled leaves no room for the rest: let some of it go.'
+  return 'What is locked leaves no room for the rest: let some of it go.'
 }

@@ -2,7 +2,7 @@ import { NavLink } from 'react-router'
 import type { Advice, Plan } from '#core/model/plan'
 import { bagCount } from '#core/plan/counts'
 import { momentOf } from '#core/timeline/clock'
-import { counted, formatWeight } from '#core/units'
+import { counted, formatMinutes, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
@@ -34,17 +34,17 @@ export function Strip({ days }: { days: Days }) {
   })
   const now = plan ? figures(plan) : {}
   const then = before ? figures(before) : {}
-  const stops = [
+  const stops: { to: string; name: string; figure: string | undefined; note?: string }[] = [
     { to: 'brief', name: 'Brief', figure: shortMoment(order.collectAt) },
     { to: 'pieces', name: 'Pieces', figure: now.pieces },
     { to: 'colours', name: 'Colours', figure: now.colours },
     { to: 'bags', name: 'Bags', figure: now.bags },
     { to: 'icing', name: 'Icing', figure: now.icing },
-    { to: 'timeline', name: 'Timeline', figure: startWords(days, weekMoment) },
+    { to: 'timeline', name: 'Timeline', figure: startWords(days, weekMoment), note: handsWords(days) },
   ]
   return (
     <nav aria-label="Line of work" className={css.strip}>
-      {stops.map(({ to, name, figure }) => {
+      {stops.map(({ to, name, figure, note }) => {
         const wants =
           plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to) ||
           (to === 'timeline' && wantsDecision(days))
@@ -60,7 +60,9 @@ export function Strip({ days }: { days: Days }) {
               )}
             </span>
             <span className={`${css.figure} figure`}>{figure ?? '…'}</span>
-            <span className={css.was}>{was !== undefined && was !== figure ? `was ${was}` : ' '}</span>
+            <span className={css.was}>
+              {was !== undefined && was !== figure ? `was ${was}` : (note ?? ' ')}
+            </span>
           </NavLink>
         )
       })}
@@ -73,6 +75,12 @@ function startWords({ table }: Days, weekMoment: (at: string) => string): string
   if (!table) return undefined
   return table.tasks.length === 0 ? 'nothing yet' : weekMoment(momentOf(table.from))
 }
+
+/** More than the icing alone takes: preparing, boxing and washing up are in it. */
+const handsWords = ({ table }: Days) =>
+  table && table.tasks.length > 0
+    ? `start; ${formatMinutes(table.handsOnMinutes)} of hands in all`
+    : undefined
 
 const wantsDecision = ({ reply }: Days) =>
   reply !== undefined && (reply.faults.length > 0 || reply.misfits.length > 0)

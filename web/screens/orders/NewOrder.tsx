@@ -2,13 +2,18 @@ import { Button, Group, Modal, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newOrderSchema } from '#contract/orders'
+import { DAY_MINUTES, dayOf, minuteOf, momentOf } from '#core/timeline/clock'
+import { loadByDay } from '#core/timeline/load'
+import { formatMinutes } from '#core/units'
+import type { ComingDays } from '../../data/comingDays.ts'
 import { createOrder } from '../../data/orders.ts'
-import { nextWeek } from '../../parts/calendar.ts'
+import { useWorkshop } from '../../data/workshop.ts'
+import { nextWeek, useCalendar } from '../../parts/calendar.ts'
 import { MomentField } from '../../parts/MomentField.tsx'
 import { attempt } from '../../parts/notify.tsx'
 
 /** Name and day of a new order; everything else is asked where it is needed. */
-export function NewOrder(props: { opened: boolean; close: () => void }) {
+export function NewOrder(props: { opened: boolean; close: () => void; coming: ComingDays }) {
   const [title, setTitle] = useState('')
   const [collectAt, setCollectAt] = useState(nextWeek)
   const [errors, setErrors] = useState<Record<string, string>>({})
@@ -46,6 +51,9 @@ export function NewOrder(props: { opened: boolean; close: () => void }) {
           onChange={setCollectAt}
           error={errors.collectAt}
         />
+        <p className="quiet" style={{ marginTop: 8 }}>
+          <DaysBefore collectAt={collectAt} coming={props.coming} />
+        </p>
         <Group justify="flex-end" mt="md">
           <Button onClick={props.close}>Cancel</Button>
           <Button type="submit" variant="filled">
@@ -55,4 +63,24 @@ export function NewOrder(props: { opened: boolean; close: () => void }) {
       </form>
     </Modal>
   )
+}
+
+/** How full the day of a new order is, and the one before it. */
+function DaysBefore({ collectAt, coming }: { collectAt: string; coming: ComingDays }) {
+  const { workshop } = useWorkshop()
+  const { dayName } = useCalendar()
+  if (!workshop || !coming.table) return null
+  const due = dayOf(minuteOf(collectAt))
+  const loads = loadByDay(coming.table, workshop.settings.day, coming.reply?.misfits ?? [], due - 1, due)
+  return loads.map((l) => {
+    const taken = l.byOrder.reduce((sum, o) => sum + o.minutes, 0)
+    const day = dayName(momentOf(l.day * DAY_MINUTES))
+    return (
+      <span key={l.day} style={{ display: 'block' }}>
+        {l.openMinutes === 0
+          ? `${day}: closed.`
+          : `${day}: ${formatMinutes(taken)} of ${formatMinutes(l.openMinutes)} of hands taken${l.tooMuch > 0 ? ', overfull' : ''}.`}
+      </span>
+    )
+  })
 }

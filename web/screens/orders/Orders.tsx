@@ -4,8 +4,10 @@ import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
+import { momentOf } from '#core/timeline/clock'
 import { counted } from '#core/units'
 import { ApiError } from '../../data/api.ts'
+import { type ComingDays, useComingDays } from '../../data/comingDays.ts'
 import { draftNames } from '../../data/drafts.ts'
 import { orderDraftName } from '../../data/orderEditor.tsx'
 import {
@@ -16,6 +18,8 @@ import {
   reloadOrders,
   useOrders,
 } from '../../data/orders.ts'
+import { useWorkshop } from '../../data/workshop.ts'
+import { FlagMark } from '../../parts/AdviceList.tsx'
 import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
@@ -37,6 +41,8 @@ export function Orders() {
   const [making, setMaking] = useState(false)
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
   const { dayHeading } = useCalendar()
+  const { workshop } = useWorkshop()
+  const coming = useComingDays(workshop)
   const navigate = useNavigate()
 
   async function takeIn(file: File | null) {
@@ -53,6 +59,7 @@ export function Orders() {
   }
 
   const drafts = draftNames()
+  const starts = startsOf(coming)
   return (
     <>
       <PageHead
@@ -113,7 +120,12 @@ export function Orders() {
           <h2 className={css.dayName}>{dayHeading(day)}</h2>
           <ul className={css.list}>
             {due.map((order) => (
-              <OrderRow key={order.id} order={order} unsaved={drafts.has(orderDraftName(order.id))} />
+              <OrderRow
+                key={order.id}
+                order={order}
+                unsaved={drafts.has(orderDraftName(order.id))}
+                start={starts.get(order.id)}
+              />
             ))}
           </ul>
         </section>
@@ -125,7 +137,7 @@ export function Orders() {
           </Button>
         </div>
       )}
-      <NewOrder opened={making} close={() => setMaking(false)} />
+      <NewOrder opened={making} close={() => setMaking(false)} coming={coming} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
     </>
   )
@@ -162,9 +174,25 @@ function byDay(orders: readonly OrderSummary[]): [string, OrderSummary[]][] {
   return [...days]
 }
 
-function OrderRow({ order, unsaved }: { order: OrderSummary; unsaved: boolean }) {
+/** When an order has to be begun among all others, and whether it can be. */
+interface Start {
+  at: number
+  fits: boolean
+}
+
+function startsOf({ table, reply }: ComingDays): Map<string, Start> {
+  const late = new Set(reply?.misfits.flatMap((m) => (m.kind === 'late' ? [m.orderId] : [])))
+  return new Map(
+    table?.orders
+      .filter((o) => table.tasks.some((t) => t.orderId === o.id))
+      .map((o) => [o.id, { at: o.from, fits: !late.has(o.id) }]),
+  )
+}
+
+function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start | undefined }) {
+  const { order, unsaved, start } = props
   const navigate = useNavigate()
-  const { clock } = useCalendar()
+  const { clock, weekMoment } = useCalendar()
   const copy = () =>
     attempt(async () => {
       const made = await duplicateOrder(order.id)
@@ -176,6 +204,12 @@ function OrderRow({ order, unsaved }: { order: OrderSummary; unsaved: boolean })
       <Link to={`/orders/${order.id}/pieces`} className={css.title}>
         {order.title}
         {unsaved && <small className={css.unsaved}>changes not saved yet: open it</small>}
+        {start && (
+          <small className={start.fits ? css.start : css.late}>
+            {!start.fits && <FlagMark />} start by {weekMoment(momentOf(start.at))}
+            {!start.fits && ': too late now'}
+          </small>
+        )}
       </Link>
       <span className={css.customer}>{order.customer || 'no name given'}</span>
       <span className={css.dabs} role="img" aria-label={counted(order.colours.length, 'colour')}>

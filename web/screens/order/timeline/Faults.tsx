@@ -14,7 +14,7 @@ export function Faults({ faults, stale }: { faults: readonly DayFault[]; stale: 
       <strong>
         <FlagMark /> No timetable can be made like this.
       </strong>{' '}
-      {stale && 'Below stands the last good one: it is not what is settled now.'}
+      {stale && 'Below stands the last good one: it is not by what is set now.'}
       <ul>
         {faults.map((f) => (
           <li key={`${f.code} ${f.message}`}>
@@ -29,7 +29,7 @@ export function Faults({ faults, stale }: { faults: readonly DayFault[]; stale: 
                   size="compact-md"
                   onClick={() => {
                     const { taskIds } = f.about as { taskIds: string[] }
-                    edit('let go what was settled', (o) => letGo(o, taskIds))
+                    edit('let go of a lock', (o) => letGo(o, taskIds))
                   }}
                 >
                   Let it go

@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core'
 import { useMemo, useState } from 'react'
-import { NavLink, useOutletContext, useParams } from 'react-router'
-import { letGo, settleStart } from '#core/orders/settled'
+import { Link, NavLink, useOutletContext, useParams } from 'react-router'
+import { letAllGo, settleStart } from '#core/orders/settled'
 import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { taskWords } from '#core/timeline/words'
-import { formatMinutes } from '#core/units'
+import { counted, formatMinutes } from '#core/units'
+import { useComingDays } from '../../../data/comingDays.ts'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useCalendar } from '../../../parts/calendar.ts'
@@ -95,28 +96,26 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
   const chosen = views.find((v) => v.day === day) ?? (many && !all ? views.at(-1)! : null)
   const hexes = useMemo(() => new Map(order.colours.map((c) => [c.id, c.hex])), [order.colours])
   const settle = (task: TimedTask, from: number) =>
-    edit(`settled: ${taskWords(task)}`, (o) => settleStart(o, task.id, momentOf(from)))
+    edit(`locked: ${taskWords(task)}`, (o) => settleStart(o, task.id, momentOf(from)))
+  const panel = (task: TimedTask) => (
+    <TaskPanel table={table} task={task} settle={settle} close={() => setOpenId(null)} />
+  )
   const settled = order.settled.starts.length + order.settled.orders.length
   return (
     <>
       <div className={stale ? css.stale : undefined} inert={stale}>
         <Card
           title={<span className={css.start}>Start by {weekMoment(momentOf(table.from))}</span>}
-          aside={aboutWords(table, weekMoment)}
+          aside={
+            <>
+              {aboutWords(table, weekMoment)} <Together />
+            </>
+          }
           actions={
             <>
               {settled > 0 && (
-                <Button
-                  onClick={() =>
-                    edit('let go what was settled', (o) =>
-                      letGo(o, [
-                        ...o.settled.starts.map((s) => s.taskId),
-                        ...o.settled.orders.flatMap((s) => [s.firstId, s.thenId]),
-                      ]),
-                    )
-                  }
-                >
-                  Let go: {settled} settled
+                <Button onClick={() => edit('let go of all locks', letAllGo)}>
+                  Let go of {counted(settled, 'lock')}
                 </Button>
               )}
               <PartLinks />
@@ -147,6 +146,7 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
               move={settle}
               orderId={null}
               hexOf={(_, id) => hexes.get(id)}
+              panel={panel}
               picture={(t, size) =>
                 t.flowerId && t.pieceId ? (
                   <FlowerDab
@@ -161,9 +161,32 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
             />
           )}
         </Card>
-        {open && <TaskPanel table={table} task={open} settle={settle} close={() => setOpenId(null)} />}
+        {asTable && open && (
+          <div className={css.below}>
+            <Card>{panel(open)}</Card>
+          </div>
+        )}
       </div>
       {!stale && <Choices table={table} days={days} />}
+    </>
+  )
+}
+
+/** The same order among all others of the coming days. */
+function Together() {
+  const { order, workshop } = useOrderEditor()
+  const { weekMoment } = useCalendar()
+  const { table, reply } = useComingDays(workshop)
+  const own = table?.orders.find((o) => o.id === order.id)
+  if (!table || !own || table.orders.length < 2) return null
+  const late = reply?.misfits.some((m) => m.kind === 'late' && m.orderId === order.id)
+  return (
+    <>
+      ·{' '}
+      <Link to="/week">
+        with the other {counted(table.orders.length - 1, 'order')} {weekMoment(momentOf(own.from))}
+        {late ? ': does not fit' : ''}
+      </Link>
     </>
   )
 }

@@ -1,0 +1,36 @@
+import { useMemo } from 'react'
+import useSWR from 'swr'
+import type { StoredOrder } from '#contract/orders'
+import type { Order } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import { today } from '../parts/calendar.ts'
+import { dayAfter } from '../parts/time.ts'
+import { type Days, useDays } from '../workers/days.ts'
+import { api } from './api.ts'
+import { useOrders } from './orders.ts'
+
+/** Orders due within so many days are placed in time together, and never more of them than so many. */
+const AHEAD_DAYS = 15
+const MOST_TOGETHER = 24
+
+/** The orders of the coming days on one bench. */
+export interface ComingDays extends Days {
+  orders: Order[] | undefined
+  /** Orders of these days that are too many to be placed together. */
+  leftOut: number
+}
+
+/** Orders to come, placed in time together: they share hands, mixer, shelves and bowls of equal colours. */
+export function useComingDays(workshop: Workshop | undefined): ComingDays {
+  const from = today()
+  const { orders: listed } = useOrders('coming', from, '')
+  const near = useMemo(() => listed?.filter((o) => o.collectAt < dayAfter(from, AHEAD_DAYS)), [listed, from])
+  const wanted = near?.slice(0, MOST_TOGETHER)
+  const { data: orders } = useSWR(
+    wanted ? ['coming days', wanted.map((o) => `${o.id} ${o.version}`).join()] : null,
+    () => Promise.all(wanted!.map(async (o) => (await api<StoredOrder>(`/orders/${o.id}`)).order)),
+    { keepPreviousData: true, revalidateOnFocus: false },
+  )
+  const days = useDays(orders, workshop)
+  return { ...days, orders, leftOut: (near?.length ?? 0) - (wanted?.length ?? 0) }
+}
