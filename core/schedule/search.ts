@@ -19,9 +19,10 @@ const EARLY = 1 / 1440
 /**
  * A good timetable: tasks placed backwards by rank, ranks first by the longest chain before each task, then changed by chance as
  * long as nothing gets worse. The same problem gives the same timetable.
+ * @param tries times that tasks are placed; fewer are quicker and worse.
  * @throws CircleError
  */
-export function search(problem: Problem): Schedule {
+export function search(problem: Problem, tries = triesFor(problem.tasks.length)): Schedule {
   const prepared = prepare(problem)
   const { head } = prepared
   const n = problem.tasks.length
@@ -33,7 +34,6 @@ export function search(problem: Problem): Schedule {
   const depth = depthFirst(prepared)
   const other = value(problem, decode(prepared, depth))
   if (other.cost < now.cost) [now, ranks] = [other, depth]
-  const tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.floor(TASK_TRIES / n)))
   const least = lowest(problem)
   for (let round = 0; round < tries && now.cost > least; round++) {
     const changed = ranks.slice()
@@ -45,6 +45,9 @@ export function search(problem: Problem): Schedule {
   }
   return now
 }
+
+const triesFor = (tasks: number): number =>
+  Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.floor(TASK_TRIES / Math.max(1, tasks))))
 
 /** One rank drawn anew, or two exchanged. */
 function shake(ranks: Float64Array, random: Random): void {

@@ -28,7 +28,7 @@ export function reasons(problem: Problem, { start, hand }: Schedule): Why[] {
       for (let j = 0; j < tasks.length; j++)
         if (tasks[j]!.tiring && hand[j] === hand[i] && start[j] === end(i) + rest.minutes)
           return { kind: 'rest', task: j }
-    if (open.some((w) => w.to === end(i))) return { kind: 'closing' }
+    if (end(i) < task.due && open.some((w) => w.to === end(i))) return { kind: 'closing' }
     return { kind: 'due' }
   })
 }

@@ -20,6 +20,7 @@ const ROUNDS = 3
 /**
  * Places all work of some orders in time.
  * @param like timetables of the same work under other limits: where one of them is possible here, nothing worse comes out.
+ * @param tries of the search; fewer are quicker and worse.
  * @throws CircleError where settled orders contradict what must come first.
  */
 export function solve(
@@ -28,12 +29,13 @@ export function solve(
   day: DaySettings,
   settled: (order: Order) => Settled = (o) => o.settled,
   like: readonly Solved[] = [],
+  tries?: number,
 ): Solved {
   let grown: ReadonlyMap<string, number> = new Map()
   let best: Solved | null = null
   for (let round = 0; round < ROUNDS; round++) {
     const all = stated(works, workshop, day, settled, grown)
-    const schedule = search(all.problem)
+    const schedule = search(all.problem, tries)
     const wanted = refills(all, schedule, workshop)
     best = { ...all, schedule, refills: wanted, day, grown }
     if (wanted.length === 0 || covers(grown, wanted, all)) break

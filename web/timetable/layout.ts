@@ -16,16 +16,16 @@ export interface PlacedStay extends Stay {
   height: number
 }
 
-const HAND_PX = 46
+const HAND_PX = 44
 const MIXER_PX = 24
 const ROW_PX = 14
 const LEAST_ROW_PX = 13.5
-const GAP_PX = 8
+const GAP_PX = 7
 /** A store's rows are pressed together from so many on, as far as their words can still be read. */
 const MOST_ROWS = 6
 const STORE_WORDS: Record<Store, string> = { freezer: 'Freezer', fridge: 'Fridge', rack: 'Rack' }
 /** Days and hours stand above the bands. */
-export const HEAD_PX = 38
+export const HEAD_PX = 37
 
 export interface BandLayout {
   bands: Band[]

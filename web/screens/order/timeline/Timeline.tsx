@@ -30,7 +30,9 @@ export function Timeline() {
   const days = useOutletContext<Days>()
   return part === 'limits' ? (
     <>
-      <PartLinks />
+      <div className={css.above}>
+        <PartLinks />
+      </div>
       <DayLimits />
     </>
   ) : days.error && !days.table ? (
