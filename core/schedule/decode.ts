@@ -1,6 +1,7 @@
 import { HandLane } from './hands.ts'
 import { Lane } from './lane.ts'
 import type { Problem } from './problem.ts'
+import { Shelves } from './shelf.ts'
 
 /** What is worked out once about a problem, for placing its tasks over and over. */
 export interface Prepared {
@@ -29,6 +30,7 @@ export function decode({ problem, before, notBefore }: Prepared, rank: ArrayLike
   const n = tasks.length
   const hands = problem.hands.map((h) => new HandLane(h.pipes, problem.rest))
   const units = problem.resources.map((count) => Array.from({ length: count }, () => new Lane()))
+  const shelves = new Shelves(problem)
   const start = new Array<number>(n).fill(0)
   const hand = new Array<number>(n).fill(0)
   const waits = tasks.map((t) => t.next.length)
@@ -61,6 +63,7 @@ export function decode({ problem, before, notBefore }: Prepared, rank: ArrayLike
     }
     start[i] = from
     hand[i] = best
+    shelves.put(i, from, end)
     broken += Math.max(0, notBefore[i]! - from)
   }
 
@@ -102,6 +105,7 @@ export function decode({ problem, before, notBefore }: Prepared, rank: ArrayLike
           free = Math.max(free, l.latest(end + extra, task.minutes + extra) - extra)
         end = Math.min(end, free)
       }
+      end = Math.min(end, shelves.latest(i, end - task.minutes) + task.minutes)
       if (end === tried) break
       if (end === Number.NEGATIVE_INFINITY) {
         // nobody can do it, or never for so long: said by the faults of the problem
