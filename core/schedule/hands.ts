@@ -33,8 +33,7 @@ export class HandLane {
     const { from, to } = this.#tiring
     const { after, minutes: rest } = this.rest
     // the last of those that begin later; those before it are later still
-    let next = -1
-    while (next + 1 < from.length && from[next + 1]! >= end) next++
+    const next = this.#tiring.before(end) - 1
     let run = minutes
     let edge = end
     for (let i = next; i >= 0 && from[i]! - edge < rest; i--) {

@@ -16,11 +16,22 @@ export class Lane {
   /** The latest end, no later than `end`, of a stretch so long that is free. */
   latest(end: number, minutes: number): number {
     let e = end
-    for (let i = 0; i < this.from.length; i++) {
-      if (this.from[i]! >= e) continue
+    for (let i = this.before(end); i < this.from.length; i++) {
       if (this.to[i]! <= e - minutes) break
       e = this.from[i]!
     }
     return e
+  }
+
+  /** Place of the first, counted from the latest, that begins before a moment. */
+  before(moment: number): number {
+    let low = 0
+    let high = this.from.length
+    while (low < high) {
+      const mid = (low + high) >> 1
+      if (this.from[mid]! >= moment) low = mid + 1
+      else high = mid
+    }
+    return low
   }
 }

@@ -9,8 +9,8 @@ import { fullness, kept } from './stores.ts'
  * tasks take a tenth of a second, two hundred a third.
  */
 const MOST_TRIES = 1500
-const TASK_TRIES = 36_000
-const LEAST_TRIES = 300
+const TASK_TRIES = 90_000
+const LEAST_TRIES = 100
 /** Broken minutes weigh more than any span. */
 const BROKEN = 1e6
 /** A day earlier than need be weighs as much as a minute of span. */

@@ -92,6 +92,11 @@ export function stated(
   tasks.forEach(({ of, work }, i) => {
     for (const { id, lag } of of.after) for (const j of find(work, id)) link(j, i, Math.ceil(lag))
   })
+  // a bowl that serves several orders waits for what each of them brings to it
+  for (const work of works)
+    for (const a of work.activities.filter((one) => work.instead.has(one.id)))
+      for (const { id, lag } of a.after)
+        for (const j of find(work, id)) for (const i of find(work, a.id)) link(j, i, Math.ceil(lag))
   const fixed = tasks.map((): number | null => null)
   for (const work of works) {
     const { starts, orders } = settled(work.order)

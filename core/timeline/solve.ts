@@ -38,12 +38,12 @@ export function solve(
     const schedule = search(all.problem, tries)
     const wanted = refills(all, schedule, workshop)
     best = { ...all, schedule, refills: wanted, day, grown }
-    if (wanted.length === 0 || covers(grown, wanted, all)) break
-    const more = new Map(grown)
-    for (const r of wanted) more.set(keyOf(all, r), workshop.settings.refillMinutes)
-    grown = more
+    const longer = refillMinutes(all, wanted, workshop)
+    if ([...longer].every(([key, minutes]) => (grown.get(key) ?? 0) >= minutes)) break
+    grown = new Map([...grown, ...longer])
   }
-  let found = best!
+  best = trimmed(best!, works, workshop, settled)
+  let found = best
   for (const other of like) {
     const all = stated(works, workshop, day, settled, other.grown)
     if (!allows(all.problem, other.problem)) continue
@@ -69,7 +69,33 @@ function allows(wide: Problem, narrow: Problem): boolean {
 const sameTask = (a: Problem['tasks'][number], b: Problem['tasks'][number]): boolean =>
   a.minutes === b.minutes && a.fixed === b.fixed && a.due === b.due && a.next.length === b.next.length
 
-const keyOf = ({ tasks }: Stated, { orderId, task }: Refill) => `${orderId}\n${tasks[task]!.id}`
+/** Without minutes for bags that are not filled again after all: what was longer for them begins later and ends as it did. */
+function trimmed(
+  solved: Solved,
+  works: readonly OrderWork[],
+  workshop: Workshop,
+  settled: (order: Order) => Settled,
+): Solved {
+  const wanted = refillMinutes(solved, solved.refills, workshop)
+  const grown = new Map([...solved.grown].map(([key, m]) => [key, Math.min(m, wanted.get(key) ?? 0)]))
+  const all = stated(works, workshop, solved.day, settled, grown)
+  const start = solved.schedule.start.map((s, i) => {
+    const saved = solved.tasks[i]!.minutes - all.tasks[i]!.minutes
+    return solved.problem.tasks[i]!.fixed === null ? s + saved : s
+  })
+  return { ...solved, ...all, grown, schedule: value(all.problem, { ...solved.schedule, start }) }
+}
 
-const covers = (grown: ReadonlyMap<string, number>, wanted: readonly Refill[], all: Stated) =>
-  wanted.every((r) => grown.has(keyOf(all, r)))
+/** Minutes that tasks take longer because bags are filled again before them, by order and task. */
+function refillMinutes(
+  { tasks }: Stated,
+  wanted: readonly Refill[],
+  { settings }: Workshop,
+): Map<string, number> {
+  const longer = new Map<string, number>()
+  for (const { orderId, task } of wanted) {
+    const key = `${orderId}\n${tasks[task]!.id}`
+    longer.set(key, (longer.get(key) ?? 0) + settings.refillMinutes)
+  }
+  return longer
+}
