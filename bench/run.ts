@@ -11,6 +11,7 @@ import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
 import { solidBenchmarks } from './solid.ts'
 import { startsBenchmark } from './starts.ts'
+import { timelineBenchmarks } from './timeline.ts'
 
 /**
  * `npm run bench [-- NAME…]`: a table; with `--json`, one JSON line a benchmark. `starts` kills 200 servers, takes
@@ -29,6 +30,7 @@ const quick: Benchmark[] = [
   ...sizeBenchmarks,
   ...pileBenchmarks,
   ...placingBenchmarks,
+  ...timelineBenchmarks,
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

@@ -27,7 +27,14 @@ export function lowerBound(problem: Problem, start: readonly number[]): Bound {
   const chain = Math.max(...tasks.map((t, i) => heads[i]! + t.minutes + tails[i]!))
   const all = tasks.map((t, i) => ({ minutes: t.minutes, head: heads[i]!, tail: tails[i]! }))
   const byPipers = all.filter((_, i) => tasks[i]!.pipes)
-  let least = Math.max(chain, shareOut(all, hands.length), shareOut(byPipers, pipers))
+  const tiring = all.filter((_, i) => tasks[i]!.tiring)
+  const tiringBy = tasks.every((t) => t.pipes || !t.tiring) ? pipers : hands.length
+  let least = Math.max(
+    chain,
+    shareOut(all, hands.length),
+    shareOut(byPipers, pipers),
+    withRests(tiring, tiringBy, problem.rest),
+  )
   problem.resources.forEach((units, r) => {
     const own = tasks.flatMap((t, i) => {
       const held = t.holds.find((h) => h.resource === r)
@@ -82,6 +89,38 @@ function manyHands(jobs: readonly Job[], hands: number): number {
   const load = jobs.reduce((sum, j) => sum + j.minutes, 0)
   const idle = jobs.length >= hands ? least((j) => j.head) + least((j) => j.tail) : 0
   return (load + idle) / hands
+}
+
+/** Heads and tails from which sets of tasks are looked at are thinned to so many. */
+const MOST_EDGES = 30
+
+/**
+ * Tiring work with the rests that it needs: of every set of tasks that cannot begin before a moment and are followed by so much, the
+ * work, a rest between each two runs, and what lies before and after. There are at least as many runs as the work fills, and one for
+ * each task that is longer than half a run, because no two of these are in one.
+ */
+function withRests(jobs: readonly Job[], hands: number, rest: Problem['rest']): number {
+  if (jobs.length === 0 || hands === 0) return 0
+  const edges = (of: (j: Job) => number) => {
+    const all = [...new Set(jobs.map(of))].sort((a, b) => a - b)
+    const step = Math.max(1, Math.ceil(all.length / MOST_EDGES))
+    return all.filter((_, i) => i % step === 0)
+  }
+  let most = 0
+  for (const head of edges((j) => j.head))
+    for (const tail of edges((j) => j.tail)) {
+      let work = 0
+      let long = 0
+      for (const j of jobs) {
+        if (j.head < head || j.tail < tail) continue
+        work += j.minutes
+        if (2 * j.minutes > rest.after) long += 1
+      }
+      if (work === 0) continue
+      const runs = Math.max(long, Math.ceil(work / rest.after))
+      most = Math.max(most, head + tail + (work + Math.max(0, runs - hands) * rest.minutes) / hands)
+    }
+  return most
 }
 
 /**

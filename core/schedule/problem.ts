@@ -65,6 +65,8 @@ export interface Schedule {
   span: number
   /** The lower the better: what is broken first, then the span, then what is done earlier than it need be. */
   cost: number
+  /** Ranks that it was placed by, for a search that goes on from it; null where nobody searched. */
+  ranks: Float64Array | null
 }
 
 /** Raised when tasks wait for each other in a circle. */

@@ -8,8 +8,8 @@ import { fullness, kept } from './stores.ts'
  * Times that tasks are placed in one search: so many in all, fewer where there are many tasks, and never fewer than so many. Sixty
  * tasks take a tenth of a second, two hundred a third.
  */
-const MOST_TRIES = 1500
-const TASK_TRIES = 90_000
+const MOST_TRIES = 1200
+const TASK_TRIES = 50_000
 const LEAST_TRIES = 100
 /** Broken minutes weigh more than any span. */
 const BROKEN = 1e6
@@ -20,28 +20,29 @@ const EARLY = 1 / 1440
  * A good timetable: tasks placed backwards by rank, ranks first by the longest chain before each task, then changed by chance as
  * long as nothing gets worse. The same problem gives the same timetable.
  * @param tries times that tasks are placed; fewer are quicker and worse.
+ * @param from ranks of a like problem, to go on from.
  * @throws CircleError
  */
-export function search(problem: Problem, tries = triesFor(problem.tasks.length)): Schedule {
+export function search(
+  problem: Problem,
+  tries = triesFor(problem.tasks.length),
+  from: Float64Array | null = null,
+): Schedule {
   const prepared = prepare(problem)
   const { head } = prepared
   const n = problem.tasks.length
   if (n === 0) return value(problem, { start: [], hand: [], broken: 0 })
   const random = seeded(n)
-  let ranks: Float64Array = Float64Array.from(head)
-  let now = value(problem, decode(prepared, ranks))
-  // what is kept somewhere is fetched soon after it came
-  const depth = depthFirst(prepared)
-  const other = value(problem, decode(prepared, depth))
-  if (other.cost < now.cost) [now, ranks] = [other, depth]
+  const placed = (by: Float64Array) => ({ ...value(problem, decode(prepared, by)), ranks: by })
+  // the longest chain before each first; or, so that what is kept somewhere is fetched soon after it came, chain after chain
+  const begins = [Float64Array.from(head), depthFirst(prepared), ...(from ? [from] : [])].map(placed)
+  let now = begins.reduce((best, other) => (other.cost < best.cost ? other : best))
   const least = lowest(problem)
   for (let round = 0; round < tries && now.cost > least; round++) {
-    const changed = ranks.slice()
+    const changed = now.ranks.slice()
     shake(changed, random)
-    const next = value(problem, decode(prepared, changed))
-    if (next.cost > now.cost) continue
-    now = next
-    ranks = changed
+    const next = placed(changed)
+    if (next.cost <= now.cost) now = next
   }
   return now
 }
@@ -102,7 +103,13 @@ export function value(problem: Problem, placed: Pick<Schedule, 'start' | 'hand' 
     early += due - start[i]!
   })
   const wait = tasks.length === 0 ? 0 : (EARLY * early) / tasks.length
-  return { ...placed, overflow, span, cost: BROKEN * (placed.broken + overflow) + span + wait }
+  return {
+    ...placed,
+    ranks: null,
+    overflow,
+    span,
+    cost: BROKEN * (placed.broken + overflow) + span + wait,
+  }
 }
 
 /** Nothing can cost less: every minute of work within what is open for it, shared by all hands. */

@@ -16,7 +16,11 @@ const written = (minute: number) => new Date(minute * 60_000)
  * @param sequence higher than that of any file written before.
  */
 export function calendarFile(table: Timetable, name: string, stamp: Date, sequence: number): string {
-  const calendar = ical({ name, prodId: { company: 'Kanten', product: 'Timetable' } })
+  // a name is one line
+  const calendar = ical({
+    name: name.replaceAll(/\s+/g, ' '),
+    prodId: { company: 'Kanten', product: 'Timetable' },
+  })
   for (const task of table.tasks)
     calendar.createEvent({
       id: uidOf(task),

@@ -16,6 +16,8 @@ export interface Solved extends Stated {
 
 /** Bags that have stood too long are seen only in a timetable, and filling them again makes another: so often it is looked again. */
 const ROUNDS = 3
+/** Placings of one look again, which goes on from the last. */
+const AGAIN_TRIES = 100
 
 /**
  * Places all work of some orders in time.
@@ -35,7 +37,7 @@ export function solve(
   let best: Solved | null = null
   for (let round = 0; round < ROUNDS; round++) {
     const all = stated(works, workshop, day, settled, grown)
-    const schedule = search(all.problem, tries)
+    const schedule: Schedule = search(all.problem, best ? AGAIN_TRIES : tries, best?.schedule.ranks)
     const wanted = refills(all, schedule, workshop)
     best = { ...all, schedule, refills: wanted, day, grown }
     const longer = refillMinutes(all, wanted, workshop)

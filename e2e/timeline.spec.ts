@@ -1,0 +1,137 @@
+import { parse } from 'node:path'
+import { convertIcsCalendar } from 'ts-ics'
+import { starterWorkshop } from '../core/catalogue/starter.ts'
+import type { Order } from '../core/model/order.ts'
+import { expect, type Page, test } from './bakery.ts'
+
+/** A dozen and a half of cupcakes in two colours: small enough to be placed in no time. */
+async function begin(page: Page, id: string): Promise<void> {
+  const cup = (pieceId: string, flowerId: string, colourId: string) => ({
+    ...{ id: pieceId, name: `Cupcakes ${pieceId}`, count: 8 },
+    shape: { kind: 'cupcake', diameterMm: 65, domeMm: 8 },
+    flowers: [
+      {
+        ...{ id: 'f', flowerId, placement: { kind: 'each', perPiece: 1 } },
+        colours: Object.fromEntries(
+          starterWorkshop.flowers.find((f) => f.id === flowerId)!.roles.map((r) => [r.id, colourId]),
+        ),
+      },
+    ],
+  })
+  const order = {
+    ...{ id, title: 'On trial', collectAt: '2027-06-05T12:00', icingKindId: 'butter-sugar' },
+    colours: [
+      { id: 'cream', name: 'Cream', hex: '#efe6cd' },
+      { id: 'sage', name: 'Sage', hex: '#76875a' },
+    ],
+    pieces: [cup('a', 'rose', 'cream'), cup('b', 'dahlia', 'sage'), cup('c', 'swirl', 'cream')],
+  }
+  await page.request.post('/api/orders/import', { data: { format: 'kanten-order', schemaVersion: 2, order } })
+}
+
+const at = (page: Page, moment: string) => page.clock.setFixedTime(new Date(`${moment}:00`))
+
+test('an order too late for one pair of hands: accept what is offered, and see it fit', async ({ page }) => {
+  await begin(page, 'late')
+  // one pair of hands would have had to begin at 9:20, two begin at 9:34
+  await at(page, '2027-06-05T09:28')
+  await page.goto('/orders/late/timeline')
+  const misfit = page.getByRole('region', { name: 'It does not fit' })
+  await expect(misfit.getByText(/^Work would have had to begin at Sat 09:2\d, \d+ min ago\.$/)).toBeVisible()
+  const stop = page.getByRole('navigation', { name: 'Line of work' }).getByRole('link', { name: /^Timeline/ })
+  await expect(stop).toContainText('decide')
+  await misfit.getByRole('button', { name: /^One more pair of hands: it fits/ }).click()
+  await expect(misfit).toBeHidden()
+  await expect(page.getByRole('heading', { name: /^Start by Sat 09:3\d$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^2 pairs of hands/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await expect(stop).not.toContainText('decide')
+  // half an hour later it is too late for them as well, and the list of orders says so
+  await at(page, '2027-06-05T10:30')
+  await page.goto('/orders')
+  await expect(page.getByText(/start by Sat 09:\d\d: too late now/)).toBeVisible()
+  await page.goto('/week')
+  await expect(page.getByText(/On trial: work would have had to begin/i)).toBeVisible()
+  await expect(page.getByRole('img', { name: /Load per day: Sat 5/ })).toBeVisible()
+})
+
+test('lock a task, read why, let it go; and what cannot be locked says so over the last good timetable', async ({
+  page,
+}) => {
+  await begin(page, 'locks')
+  await at(page, '2027-06-01T09:00')
+  await page.goto('/orders/locks/timeline')
+  const mix = page.getByRole('button', { name: /^Mix: Cream/ })
+  await mix.click()
+  const panel = page.getByRole('region', { name: 'The chosen task' })
+  await expect(panel.getByText(/It must be done before “Fill bags: Cream/)).toBeVisible()
+  await panel.getByLabel('Begin at, hours').fill('08')
+  await panel.getByLabel('Begin at, minutes').fill('15')
+  await expect(mix).toHaveAccessibleName(/08:15 to 08:2\d, Hands 1, locked/)
+  const stored = async () =>
+    ((await (await page.request.get('/api/orders/locks')).json()) as { order: Order }).order.settled.starts
+  await expect.poll(stored).toEqual([{ taskId: 'mix butter-sugar cream', at: '2027-06-05T08:15' }])
+  // kept over a reload; dragged on by a bit, it is locked there
+  await page.reload()
+  await expect(mix).toHaveAccessibleName(/08:15 to 08:2\d, Hands 1, locked/)
+  const bar = (await mix.boundingBox())!
+  await page.mouse.move(bar.x + bar.width / 2, bar.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(bar.x + bar.width / 2 + 80, bar.y + 20, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(async () => (await stored())[0]!.at).not.toBe('2027-06-05T08:15')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(mix).toHaveAccessibleName(/08:15 to/)
+  // past: the last good timetable stays, greyed, and named as such
+  await at(page, '2027-06-05T09:00')
+  await page.reload()
+  await expect(page.getByText(/The locked start of “Mix: Cream, bowl.*” is past/)).toBeVisible()
+  await page.getByRole('button', { name: 'Let it go' }).click()
+  await expect(page.getByText('No timetable can be made like this.')).toBeHidden()
+  await expect(mix).not.toHaveAccessibleName(/locked/)
+  // a working day of no hours
+  await page.getByRole('link', { name: 'Hours and limits' }).click()
+  await page.getByLabel('Saturday to, hours').fill('08')
+  await expect(page.getByText(/Saturday has none, because it ends when it begins/)).toBeVisible()
+  await page.getByRole('link', { name: /^Timeline/ }).click()
+  await expect(page.getByText('Below stands the last good one')).toBeVisible()
+  await page.getByRole('link', { name: 'Hours and limits' }).first().click()
+  await page.getByLabel('Saturday to, hours').fill('18')
+  await page.getByRole('link', { name: /^Timeline/ }).click()
+  await expect(page.getByRole('heading', { name: /^Start by Sat/ })).toBeVisible()
+})
+
+test('take the timetable into another calendar, and again after a change: every task keeps its name', async ({
+  page,
+}) => {
+  await begin(page, 'calendar')
+  await at(page, '2027-06-01T09:00')
+  await page.goto('/orders/calendar/timeline')
+  const take = async () => {
+    const coming = page.waitForEvent('download')
+    await page.getByRole('link', { name: 'Calendar file' }).click()
+    const file = await coming
+    expect(parse(file.suggestedFilename()).ext).toBe('.ics')
+    const text = await (await import('node:fs/promises')).readFile(await file.path(), 'utf8')
+    return convertIcsCalendar(undefined, text).events!
+  }
+  const before = await take()
+  const mix = before.find((e) => e.summary.startsWith('Mix: Cream'))!
+  const bar = await page.getByRole('button', { name: /^Mix: Cream/ }).getAttribute('aria-label')
+  const shown = mix.start.date.toISOString().slice(11, 16)
+  expect(bar).toContain(`${shown} to`)
+  await page.request.put('/api/orders/calendar', {
+    headers: { 'If-Match': `"1"` },
+    data: {
+      ...((await (await page.request.get('/api/orders/calendar')).json()) as { order: Order }).order,
+      collectAt: '2027-06-05T15:00',
+    },
+  })
+  await page.reload()
+  const after = await take()
+  expect(after.map((e) => e.uid).sort()).toEqual(before.map((e) => e.uid).sort())
+  const moved = after.find((e) => e.uid === mix.uid)!
+  expect(moved.start.date.getTime() - mix.start.date.getTime()).toBe(3 * 3_600_000)
+})
