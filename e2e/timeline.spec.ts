@@ -53,7 +53,7 @@ test('an order too late for one pair of hands: accept what is offered, and see i
   await page.goto('/orders')
   await expect(page.getByText(/start by Sat 09:\d\d: too late now/)).toBeVisible()
   await page.goto('/week')
-  await expect(page.getByText(/On trial: work would have had to begin/i)).toBeVisible()
+  await expect(page.getByText(/work would have had to begin/i)).toBeVisible()
   await expect(page.getByRole('img', { name: /Load per day: Sat 5/ })).toBeVisible()
 })
 

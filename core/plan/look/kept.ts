@@ -54,10 +54,15 @@ export function lookKept(before: readonly ShownPiece[], after: readonly ShownPie
       return [p.pieceId, other ? pieceKept(p, other) : FLOOR] as const
     }),
   )
+  return { order: orderLook(before, [...pieces.values()]), pieces }
+}
+
+/** The look of an order from that of its pieces, in the same order: their mean by what they are of it, and a little the worst. */
+export function orderLook(before: readonly Pick<ShownPiece, 'weight'>[], looks: readonly number[]): number {
   const all = before.reduce((sum, p) => sum + p.weight, 0)
-  if (all === 0) return { order: 1, pieces }
-  const mean = before.reduce((sum, p) => sum + (p.weight / all) * pieces.get(p.pieceId)!, 0)
-  return { order: (1 - WORST_SHARE) * mean + WORST_SHARE * Math.min(...pieces.values()), pieces }
+  if (all === 0) return 1
+  const mean = before.reduce((sum, p, i) => sum + (p.weight / all) * looks[i]!, 0)
+  return (1 - WORST_SHARE) * mean + WORST_SHARE * Math.min(...looks)
 }
 
 function pieceKept(a: ShownPiece, b: ShownPiece): number {

@@ -1,13 +1,13 @@
 import { ActionIcon, Button, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
-import { flowerForOrder } from '#core/flowers/forOrder'
 import { type Piece, pieceSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { duplicatePiece } from '#core/orders/new'
 import { isCake } from '#core/orders/tiers'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { drawnFlowers } from '../../../drawings/drawnFlowers.ts'
 import { type DrawnFlower, PiecePicture } from '../../../drawings/PiecePicture.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
@@ -185,25 +185,10 @@ function pipedOn(plan: Plan | undefined, pieceId: string): number | undefined {
 function useDrawnFlowers(piece: Piece): DrawnFlower[] {
   const { order, workshop, plan } = useOrderEditor()
   return useMemo(() => {
-    const hexes = new Map(order.colours.map((c) => [c.id, c.hex]))
-    return piece.flowers.flatMap((placed) => {
-      const recipe = workshop.flowers.find((f) => f.id === placed.flowerId)
-      if (!recipe) return []
-      const { flower, colours } = flowerForOrder(recipe, placed)
-      const use = plan?.uses.find((u) => u.pieceId === piece.id && u.placedId === placed.id)
-      return [
-        {
-          placedId: placed.id,
-          flower,
-          sizeMm: placed.sizeMm,
-          tips: placed.tips,
-          perPiece: use ? Math.round(use.flowers / piece.count) : 1,
-          border: placed.placement.kind === 'border',
-          colours: Object.fromEntries(
-            flower.roles.map((r) => [r.id, hexes.get(colours[r.id] ?? '') ?? r.hex]),
-          ),
-        },
-      ]
-    })
+    const onEach = (placedId: string) => {
+      const use = plan?.uses.find((u) => u.pieceId === piece.id && u.placedId === placedId)
+      return use ? Math.round(use.flowers / piece.count) : 1
+    }
+    return drawnFlowers(piece, order.colours, workshop, ({ id }) => onEach(id))
   }, [piece, order.colours, workshop, plan])
 }

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
 import { useMemo } from 'react'
+import { Link } from 'react-router'
 import { letAllGo } from '#core/orders/settled'
 import { momentOf } from '#core/timeline/clock'
 import type { HandsChoice } from '#core/timeline/day'
@@ -60,6 +61,9 @@ export function Choices({ table, days }: { table: Timetable; days: Days }) {
               ) : (
                 <span className="quiet">Looking for what would make it fit…</span>
               )}
+              <Button component={Link} to={`/orders/${order.id}/timeline/lighter`}>
+                A lighter version
+              </Button>
               {choices?.remedies.length === 0 && (
                 <span className="quiet">
                   Neither more hands nor longer hours nor more trays make it fit: take less into the order, or

@@ -18,6 +18,7 @@ import { TaskTable } from '../../../timetable/TaskTable.tsx'
 import type { Days } from '../../../workers/days.ts'
 import { Choices } from './Choices.tsx'
 import { Faults } from './Faults.tsx'
+import { LighterPart } from './LighterPart.tsx'
 import { TaskPanel } from './TaskPanel.tsx'
 import css from './Timeline.module.css'
 
@@ -28,7 +29,14 @@ const WHOLE_MINUTES = 13 * 60
 export function Timeline() {
   const { part } = useParams()
   const days = useOutletContext<Days>()
-  return part === 'limits' ? (
+  return part === 'lighter' ? (
+    <>
+      <div className={css.above}>
+        <PartLinks />
+      </div>
+      <LighterPart />
+    </>
+  ) : part === 'limits' ? (
     <>
       <div className={css.above}>
         <PartLinks />
@@ -45,6 +53,7 @@ export function Timeline() {
 const PARTS = [
   ['', 'Day'],
   ['/table', 'Table'],
+  ['/lighter', 'Lighter'],
   ['/limits', 'Hours and limits'],
 ]
 

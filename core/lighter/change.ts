@@ -1,0 +1,122 @@
+import type { Layout } from '../model/layout.ts'
+import { takeOff } from '../model/onPiece.ts'
+import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import { type Change, withChanges } from '../plan/fewer/change.ts'
+import { replaceColour } from '../plan/remedies.ts'
+
+/** One thing done otherwise than it was ordered, so that it is less work. */
+export type LighterChange =
+  /** Another recipe in the place of a flower, in its colours. */
+  | {
+      kind: 'flower'
+      pieceId: string
+      placedId: string
+      flowerId: string
+      colours: Record<string, string>
+      sizeMm: number
+    }
+  /** Rows or details of a flower left out. */
+  | { kind: 'rows'; pieceId: string; placedId: string; leftOut: string[] }
+  /** So large a share of a flower's number, and each so wide; null for the width that it has. */
+  | { kind: 'fewer'; pieceId: string; placedId: string; share: number; sizeMm: number | null }
+  /** Units of a border in another size. */
+  | { kind: 'size'; pieceId: string; placedId: string; sizeMm: number }
+  | { kind: 'off'; pieceId: string; placedId: string }
+  /** A colour of the order piped in another of its colours. */
+  | { kind: 'colour'; fromId: string; intoId: string }
+  /** Layers through openings, or at stiffnesses, that others of the order use already. */
+  | { kind: 'tips'; changes: Change[] }
+
+/** The order with these changes, one after the other; whoever has arranged its bags finds them arranged anew. */
+export function lightened(order: Order, changes: readonly LighterChange[]): Order {
+  const made = changes.reduce(changed, order)
+  return changes.length === 0 ? order : { ...made, arrangement: null }
+}
+
+function changed(order: Order, change: LighterChange): Order {
+  switch (change.kind) {
+    case 'colour':
+      return replaceColour(order, change.fromId, change.intoId)
+    case 'tips':
+      return withChanges(order, new Map(change.changes.map(({ useId, ...how }) => [useId, how])))
+    case 'off':
+      return takeOff(order, change.pieceId, change.placedId)
+    case 'flower': {
+      const { flowerId, colours, sizeMm } = change
+      // what was chosen for the layers of the other recipe says nothing about this one's
+      const bare = {
+        tips: {},
+        stiffness: {},
+        leftOut: [],
+        batch: null,
+        twoTone: {},
+        layerColours: {},
+        added: [],
+      }
+      return onPlaced(order, change, (placed) => ({ ...placed, ...bare, flowerId, colours, sizeMm }))
+    }
+    case 'rows':
+      return onPlaced(order, change, (placed) => ({
+        ...placed,
+        leftOut: [...new Set([...placed.leftOut, ...change.leftOut])],
+      }))
+    case 'size':
+      return onPlaced(order, change, (placed) => ({ ...placed, sizeMm: change.sizeMm }))
+    case 'fewer':
+      return {
+        ...order,
+        pieces: order.pieces.map((p) => (p.id === change.pieceId ? fewerOn(p, change) : p)),
+      }
+  }
+}
+
+function onPlaced(
+  order: Order,
+  { pieceId, placedId }: { pieceId: string; placedId: string },
+  how: (placed: PlacedFlower) => PlacedFlower,
+): Order {
+  return {
+    ...order,
+    pieces: order.pieces.map((piece) =>
+      piece.id === pieceId
+        ? { ...piece, flowers: piece.flowers.map((f) => (f.id === placedId ? how(f) : f)) }
+        : piece,
+    ),
+  }
+}
+
+type Fewer = Extract<LighterChange, { kind: 'fewer' }>
+
+function fewerOn(piece: Piece, { placedId, share, sizeMm }: Fewer): Piece {
+  return {
+    ...piece,
+    flowers: piece.flowers.map((f) => {
+      if (f.id !== placedId) return f
+      const sized = sizeMm === null ? f : { ...f, sizeMm }
+      if (f.placement.kind !== 'each') return sized
+      return { ...sized, placement: { ...f.placement, perPiece: lessOf(f.placement.perPiece, share) } }
+    }),
+    layouts: piece.layouts.map((layout) => thinned(layout, placedId, share)),
+  }
+}
+
+/** So many are left of a number: at least one. */
+export const lessOf = (count: number, share: number): number => Math.max(1, Math.round(count * share))
+
+/** An arrangement in which so large a share of a flower's places is kept, spread over all of them. */
+function thinned(layout: Layout, placedId: string, share: number): Layout {
+  const own = layout.sites.filter((s) => s.placedId === placedId)
+  if (own.length === 0) return layout
+  const left = lessOf(own.length, share)
+  const kept = new Set(
+    Array.from({ length: left }, (_, i) => own[Math.floor(((i + 0.5) * own.length) / left)]!.id),
+  )
+  const gone = new Set(own.filter((s) => !kept.has(s.id)).map((s) => s.id))
+  return {
+    ...layout,
+    sites: layout.sites
+      .filter((s) => !gone.has(s.id))
+      // leaves whose flower is gone are under nothing then
+      .map((s) => (s.hostId && gone.has(s.hostId) ? { ...s, hostId: null } : s)),
+  }
+}
