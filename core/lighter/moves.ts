@@ -6,15 +6,8 @@ import { withWhatIsSetOn } from '../model/placeFaults.ts'
 import { demand, type FittedPlacement } from '../plan/demand.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { type LighterChange, lessOf } from './change.ts'
+import type { LighterMove } from './move.ts'
 import type { Scales } from './weigh.ts'
-
-/** One thing that may be done otherwise: of those with the same slot only one is taken. */
-export interface LighterMove {
-  slot: string
-  /** The piece that it is about; null where it is about all of them. */
-  pieceId: string | null
-  changes: LighterChange[]
-}
 
 /** Another flower is worth the change when it saves so large a share of the work. */
 const LEAST_SAVED = 0.25

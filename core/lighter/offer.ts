@@ -7,7 +7,8 @@ import { lookKept } from '../plan/look/kept.ts'
 import { shownPieces } from '../plan/look/shown.ts'
 import { lookUp } from '../plan/lookup.ts'
 import { type LighterChange, lightened } from './change.ts'
-import { type LighterMove, movesFor } from './moves.ts'
+import type { LighterMove } from './move.ts'
+import { movesFor } from './moves.ts'
 import { lighten, type Version, type Wish } from './search.ts'
 import { tipMoves } from './tips.ts'
 import { inTheirOrder, Scales } from './weigh.ts'
@@ -42,7 +43,7 @@ export interface LighterOffer {
 }
 
 /** Looks that somebody asks for: hardly anything, a little, more. */
-const LOOKS = [0.97, 0.95, 0.9, 0.85, 0.8, 0.75, 0.7]
+const LOOKS = [0.97, 0.93, 0.9, 0.85, 0.8, 0.72]
 const WISHES: readonly Wish[] = ['minutes', 'piping']
 /** Openings that save less by themselves, or take more of the look, are left to later. */
 const TIP_SAVES = 1
@@ -136,8 +137,8 @@ function offerOf(scales: Scales, found: readonly Version[]): LighterOffer {
 }
 
 /** Shares of what another version saves from which two are told apart, and of the look. */
-const TOLD_MINUTES = 5
-const TOLD_LOOK = 0.005
+const TOLD_MINUTES = 8
+const TOLD_LOOK = 0.012
 
 /** Those that no other beats in minutes, piping and look at once, the nearest first. */
 function front(versions: readonly LighterVersion[]): LighterVersion[] {

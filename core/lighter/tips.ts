@@ -1,6 +1,6 @@
 import { movesFrom } from '../plan/fewer/moves.ts'
 import { scalesFor } from '../plan/fewer/weigh.ts'
-import type { LighterMove } from './moves.ts'
+import type { LighterMove } from './move.ts'
 import type { Scales } from './weigh.ts'
 
 /** Openings and stiffnesses that could be done without, everywhere in the order or in one load, by what others use already. */

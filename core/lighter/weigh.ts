@@ -10,7 +10,7 @@ import { type ShownPiece, shownPieces } from '../plan/look/shown.ts'
 import { type Lookup, lookUp } from '../plan/lookup.ts'
 import { bowlKey, reserve } from '../plan/reserve.ts'
 import { type LighterChange, lightened } from './change.ts'
-import type { LighterMove } from './moves.ts'
+import type { LighterMove } from './move.ts'
 
 /** What one piece takes and shows, with some changes. */
 interface WeighedPiece {

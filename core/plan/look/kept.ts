@@ -66,6 +66,8 @@ export function orderLook(before: readonly Pick<ShownPiece, 'weight'>[], looks: 
 }
 
 function pieceKept(a: ShownPiece, b: ShownPiece): number {
+  // hundreds of dots round an edge are no sizes of flowers: a border counts by its colour, its texture and its edges
+  const standing = (p: ShownPiece) => p.flowers.filter((f) => !f.border)
   const flowers = (p: ShownPiece) => p.flowers.filter((f) => f.flower)
   const kept = {
     colour: 1 - MOVED_COSTS * colourMoved(a, b),
@@ -73,7 +75,7 @@ function pieceKept(a: ShownPiece, b: ShownPiece): number {
     focal: Math.sqrt(ratio(focal(a), focal(b))),
     identity: IDENTITY_FLOOR + (1 - IDENTITY_FLOOR) * sharedFlowers(a, b),
     detail: ratio(a.edgesMm, b.edgesMm),
-    size: 1 - apart(a.flowers, b.flowers, (f) => f.diameterMm) / Math.log(SIZE_LOST),
+    size: 1 - apart(standing(a), standing(b), (f) => f.diameterMm) / Math.log(SIZE_LOST),
     cover: ratio(a.covered, b.covered),
     relief: 1 - apart(flowers(a), flowers(b), (f) => f.heightMm) / Math.log(HEIGHT_LOST),
   }

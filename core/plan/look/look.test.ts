@@ -135,3 +135,81 @@ describe('the look that is kept', () => {
     expect([...pieces].filter(([, look]) => look < 1).map(([id]) => id)).toEqual(['cup-scabious'])
   })
 })
+
+/**
+ * Substitutions with what people say of them from a step away, on the piece that is changed. The weights of the measure were set on
+ * such judgements: whoever changes them has to keep to these, or say why not.
+ */
+describe('the look that is kept, judged on the piece', () => {
+  const inDusk = (f: PlacedFlower) => ({
+    ...f,
+    colours: Object.fromEntries(Object.keys(f.colours).map((role) => [role, 'dusk'])),
+  })
+  const rowOf = (id: string, name: string) =>
+    workshop.flowers.find((f) => f.id === id)!.layers.find((l) => l.name === name)!.id
+  const cases: [
+    what: string,
+    pieceId: string,
+    flowerId: string,
+    change: (f: PlacedFlower) => PlacedFlower[],
+    is: string,
+  ][] = [
+    [
+      'a row fewer of the dahlia',
+      'cup-dahlia',
+      'dahlia',
+      (f) => [{ ...f, leftOut: [rowOf('dahlia', 'Row of 12')] }],
+      'the same look',
+    ],
+    [
+      'the scabious through an opening a size larger',
+      'cup-scabious',
+      'scabious',
+      (f) => [{ ...f, tips: { inner: 'curve-11' } }],
+      'the same look',
+    ],
+    [
+      'a leaf fewer of three',
+      'cup-dahlia',
+      'leaf',
+      (f) => [{ ...f, placement: { kind: 'each', perPiece: 2 } }],
+      'the same look',
+    ],
+    [
+      'two larger dahlias for three',
+      'tier-lower',
+      'dahlia',
+      (f) => [{ ...f, placement: { kind: 'each', perPiece: 2 }, sizeMm: 66 }],
+      'the same look',
+    ],
+    ['no border of dots', 'cookies', 'dot-border', () => [], 'a near look'],
+    [
+      'a zinnia for the dahlia',
+      'cup-dahlia',
+      'dahlia',
+      (f) => [{ ...f, flowerId: 'zinnia', tips: {} }],
+      'a near look',
+    ],
+    [
+      'dots for the scabious',
+      'cup-scabious',
+      'scabious',
+      (f) => [{ ...f, flowerId: 'dot-border', tips: {} }],
+      'another look',
+    ],
+    ['no dahlia at all', 'cup-dahlia', 'dahlia', () => [], 'another look'],
+    ['no hellebore at all', 'cup-hellebore', 'hellebore', () => [], 'another look'],
+  ]
+  it.each(cases)('%s', (_, pieceId, flowerId, change, is) => {
+    expect(lookWords(kept(flowerId, change).pieces.get(pieceId)!)).toBe(is)
+  })
+
+  it('says that another colour is further off than another flower, though it is still near', () => {
+    const on = (change: (f: PlacedFlower) => PlacedFlower[]) =>
+      kept('dahlia', change).pieces.get('cup-dahlia')!
+    const zinnia = on((f) => [{ ...f, flowerId: 'zinnia', tips: {} }])
+    // most would call it another; the measure is a hair on the other side
+    expect(on((f) => [inDusk(f)])).toBeLessThan(zinnia)
+    expect(on(() => [])).toBeLessThan(on((f) => [inDusk(f)]))
+  })
+})

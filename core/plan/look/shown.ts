@@ -14,6 +14,7 @@ export interface ShownFlower {
   /** Recipe it is piped by. */
   flowerId: string
   flower: boolean
+  border: boolean
   count: number
   diameterMm: number
   heightMm: number
@@ -86,6 +87,7 @@ function shownPiece(at: Lookup, piece: Piece, placements: readonly FittedPlaceme
     flowers: seen.map((p) => ({
       flowerId: p.placed.flowerId,
       flower: p.flower.form === 'flower',
+      border: p.flower.form === 'border',
       count: p.perPiece,
       diameterMm: p.fitted.measure.aimed.diameterMm,
       heightMm: p.fitted.measure.aimed.heightMm,

@@ -70,12 +70,11 @@ export function LighterPart() {
                 <button type="button" aria-pressed={v === picked} onClick={() => setChosen(keyOf(v))}>
                   <strong className="figure">{formatMinutes(v.takes.minutes)}</strong>
                   <span>
-                    look {v.look.toFixed(2)}, {lookWords(v.look)}
+                    look {v.look.toFixed(2)}, {lookWords(v.look).replace(/ look$/, '')}
                   </span>
                   <small>
                     {formatMinutes(offer.now.minutes - v.takes.minutes)} less ·{' '}
-                    {formatMinutes(v.takes.pipingMinutes)} piping · {counted(v.takes.bags, 'bag')} ·{' '}
-                    {counted(v.takes.colours, 'colour')}
+                    {formatMinutes(v.takes.pipingMinutes)} piping · {counted(v.takes.bags, 'bag')}
                   </small>
                 </button>
               </li>
@@ -125,53 +124,60 @@ function Chosen(props: {
           <figure key={p.id}>
             <Piece order={order} pieceId={p.id} />
             <Piece order={then} pieceId={p.id} />
-            <figcaption>{p.name}: as ordered, lighter</figcaption>
+            <figcaption>{p.name}</figcaption>
           </figure>
         ))}
       </div>
-      <div className={css.figures}>
-        <table>
-          <thead>
-            <tr>
-              <td />
-              <th scope="col">as ordered</th>
-              <th scope="col">lighter</th>
-            </tr>
-          </thead>
-          <tbody>
-            {row('Hands on the icing', formatMinutes(now.minutes), formatMinutes(shown.takes.minutes))}
-            {row('of it piping', formatMinutes(now.pipingMinutes), formatMinutes(shown.takes.pipingMinutes))}
-            {row('Icing', weight(now.grams), weight(shown.takes.grams))}
-            {row('Bags', String(now.bags), String(shown.takes.bags))}
-            {row('Colours', String(now.colours), String(shown.takes.colours))}
-            {row('Ingredients', money(now.cost), money(shown.takes.cost))}
-            {row('Look kept', '1', shown.look.toFixed(2))}
-            {row('Least on one piece', '1', shown.leastPiece.toFixed(2))}
-          </tbody>
-        </table>
-        <Button variant="filled" disabled={changes.length === 0} onClick={() => take(changes)}>
-          {left.size === 0 ? 'Take all of it' : `Take ${changes.length} of ${version.steps.length}`}
-        </Button>
+      <p className="quiet">Above as ordered, below lighter.</p>
+      <div className={css.below}>
+        <div className={css.figures}>
+          <table>
+            <thead>
+              <tr>
+                <td />
+                <th scope="col">as ordered</th>
+                <th scope="col">lighter</th>
+              </tr>
+            </thead>
+            <tbody>
+              {row('Hands on the icing', formatMinutes(now.minutes), formatMinutes(shown.takes.minutes))}
+              {row(
+                'of it piping',
+                formatMinutes(now.pipingMinutes),
+                formatMinutes(shown.takes.pipingMinutes),
+              )}
+              {row('Icing', weight(now.grams), weight(shown.takes.grams))}
+              {row('Bags', String(now.bags), String(shown.takes.bags))}
+              {row('Colours', String(now.colours), String(shown.takes.colours))}
+              {row('Ingredients', money(now.cost), money(shown.takes.cost))}
+              {row('Look kept', '1', shown.look.toFixed(2))}
+              {row('Least on one piece', '1', shown.leastPiece.toFixed(2))}
+            </tbody>
+          </table>
+          <Button variant="filled" disabled={changes.length === 0} onClick={() => take(changes)}>
+            {left.size === 0 ? 'Take all of it' : `Take ${changes.length} of ${version.steps.length}`}
+          </Button>
+        </div>
+        <ul className={css.steps} aria-label="What is done otherwise">
+          {version.steps.map((s, i) => (
+            <li key={s.words}>
+              <Checkbox
+                label={s.words}
+                checked={!left.has(i)}
+                onChange={(e) => {
+                  const on = e.currentTarget.checked
+                  setLeft((before) => {
+                    const next = new Set(before)
+                    if (on) next.delete(i)
+                    else next.add(i)
+                    return next
+                  })
+                }}
+              />
+            </li>
+          ))}
+        </ul>
       </div>
-      <ul className={css.steps} aria-label="What is done otherwise">
-        {version.steps.map((s, i) => (
-          <li key={s.words}>
-            <Checkbox
-              label={s.words}
-              checked={!left.has(i)}
-              onChange={(e) => {
-                const on = e.currentTarget.checked
-                setLeft((before) => {
-                  const next = new Set(before)
-                  if (on) next.delete(i)
-                  else next.add(i)
-                  return next
-                })
-              }}
-            />
-          </li>
-        ))}
-      </ul>
       <p className="quiet">
         Look is what shows from a step away: colours, textures, sizes, the largest flowers, how much is
         covered. Words and the largest flower of a piece are never taken off. Undo brings everything back.
