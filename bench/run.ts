@@ -11,7 +11,7 @@ import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
 import { solidBenchmarks } from './solid.ts'
 import { startsBenchmark } from './starts.ts'
-import { timelineBenchmarks } from './timeline.ts'
+import { lighterBenchmark, timelineBenchmarks } from './timeline.ts'
 
 /**
  * `npm run bench [-- NAME…]`: a table; with `--json`, one JSON line a benchmark. `starts` kills 200 servers, takes
@@ -36,7 +36,7 @@ const quick: Benchmark[] = [
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
-  ...[fewerTips, ...serverBenchmarks].filter(wanted),
+  ...[fewerTips, lighterBenchmark, ...serverBenchmarks].filter(wanted),
   ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
 

@@ -1,3 +1,4 @@
+import { Worker } from 'node:worker_threads'
 import fc from 'fast-check'
 import type { DaySettings } from '#core/model/day'
 import type { Order } from '#core/model/order'
@@ -9,7 +10,7 @@ import { randomProblem } from '#core/schedule/testing'
 import { BenchDays } from '#core/timeline/day'
 import { orderWork } from '#core/timeline/problem'
 import { solve } from '#core/timeline/solve'
-import { type Benchmark, medianMs } from './benchmark.ts'
+import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 
 const workshop = demoWorkshop()
 const demo = demoOrder('observatory')
@@ -55,6 +56,20 @@ export const timelineBenchmarks: Benchmark[] = [
     measure: () => worstGap(always),
   },
 ]
+
+/** To the first versions, as a worker finds them that has never looked at this order; everything it remembers is its own. */
+export const lighterBenchmark: ServedBenchmark = {
+  id: 'lighter-demo',
+  what: 'to the first lighter versions of the demo order, in a thread that begins',
+  unit: 'ms',
+  against: 'none: the aim is 3,000',
+  measure: () =>
+    new Promise((resolve, reject) => {
+      const worker = new Worker(new URL('./lighterThread.mjs', import.meta.url))
+      worker.once('message', (value: number) => resolve({ value, baseline: null }))
+      worker.once('error', reject)
+    }),
+}
 
 function worstGap(day: DaySettings): number {
   const gaps = fc.sample(orders, { numRuns: SEEDS, seed: 17 }).flatMap((made) => {

@@ -13,7 +13,8 @@ export type LighterChange =
       placedId: string
       flowerId: string
       colours: Record<string, string>
-      sizeMm: number
+      /** Null as it comes. */
+      sizeMm: number | null
     }
   /** Rows or details of a flower left out. */
   | { kind: 'rows'; pieceId: string; placedId: string; leftOut: string[] }

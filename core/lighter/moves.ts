@@ -71,9 +71,6 @@ function flowerMoves(scales: Scales, of: FittedPlacement, all: readonly FittedPl
     if (placed.placement.kind === 'border')
       for (const wider of WIDER) changes.push([{ kind: 'size', ...on, sizeMm: tenths(own * wider) }])
     changes.push(...others.map((o) => [o]))
-    for (const other of others.slice(0, 2))
-      if (other.kind === 'flower')
-        for (const wider of WIDER) changes.push([{ ...other, sizeMm: tenths(own * wider) }])
     changes.push([{ kind: 'off', ...on }])
   }
   for (const leftOut of rowsOut(of)) {
@@ -117,7 +114,9 @@ function rowsOut({ flower, fitted, placed }: FittedPlacement): string[][] {
 function otherFlowers(scales: Scales, of: FittedPlacement): LighterChange[] {
   const { at } = scales
   const { piece, placed, flower, fitted } = of
-  const sizeMm = tenths(fitted.measure.aimed.diameterMm)
+  const wide = fitted.measure.aimed.diameterMm
+  // units of a border come as they are: they are not taken for their size
+  const sizeMm = flower.form === 'border' ? null : tenths(wide)
   const units = (f: Flower, seconds: number) => (f.pitchMm ? seconds / f.pitchMm : seconds)
   const now = units(flower, fitted.measure.seconds) + squareSeconds(at, flower)
   return at.workshop.flowers
@@ -125,7 +124,7 @@ function otherFlowers(scales: Scales, of: FittedPlacement): LighterChange[] {
       if (other.id === flower.id || other.form !== flower.form) return []
       // as it comes: how long it takes in another size is near enough in the same measure
       const own = at.fit(other, AS_IT_COMES)
-      const larger = flower.pitchMm ? 1 : sizeMm / own.measure.aimed.diameterMm
+      const larger = sizeMm === null ? 1 : wide / own.measure.aimed.diameterMm
       const saved = 1 - (units(other, own.measure.seconds) * larger + squareSeconds(at, other)) / now
       return saved >= LEAST_SAVED
         ? [{ other, worth: saved * (LIKE_ANYWAY + likeness(own.layers, fitted.layers)) }]

@@ -47,7 +47,7 @@ export function changeWords(order: Order, workshop: Workshop, change: LighterCha
       return `${on}: ${Math.round(100 * change.share)} % of them${change.sizeMm === null ? '' : `, each ${length(change.sizeMm)} wide`}`
     case 'flower': {
       const other = workshop.flowers.find((f) => f.id === change.flowerId)
-      return `${on}: ${other?.name ?? 'another flower'} instead, ${length(change.sizeMm)}${other?.setting === 'inPlace' && flower?.setting === 'nail' ? ', piped in place' : ''}`
+      return `${on}: ${other?.name ?? 'another flower'} instead${change.sizeMm === null ? '' : `, ${length(change.sizeMm)}`}${other?.setting === 'inPlace' && flower?.setting === 'nail' ? ', piped in place' : ''}`
     }
   }
 }

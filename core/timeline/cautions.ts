@@ -11,7 +11,12 @@ const STRAIN_MINUTES = 180
 
 /** What no timetable can take care of and somebody has to look to; local rules and the bakery's food-safety plan go before it. */
 export function cautions(solved: Solved, works: readonly OrderWork[], workshop: Workshop): string[] {
-  return [...outOfCold(solved, workshop), ...strain(solved), ...tooOld(solved, works, workshop)]
+  return [
+    ...outOfCold(solved, workshop),
+    ...onTheBench(solved, works, workshop),
+    ...strain(solved),
+    ...tooOld(solved, works, workshop),
+  ]
 }
 
 /** Flowers that take longer to place than they may be out of the cold. */
@@ -27,6 +32,39 @@ function outOfCold({ tasks }: Solved, workshop: Workshop): string[] {
       `${of.what} ${of.where} takes ${formatMinutes(minutes)}, and they may be out of the cold for ${formatMinutes(outMinutes)}: take them out a tray at a time, and do not freeze again what has become wet.`,
     ]
   })
+}
+
+/**
+ * Pieces that are worked on for longer, without time to go back into the cold, than their icing stays good at the bench: as long as in
+ * a bag.
+ */
+function onTheBench({ tasks, schedule }: Solved, works: readonly OrderWork[], workshop: Workshop): string[] {
+  return works.flatMap((work) =>
+    work.order.pieces.flatMap((piece) => {
+      const icing = workshop.icings.find((i) => i.id === (piece.icingKindId ?? work.order.icingKindId))
+      if (!icing || settingOf(icing) === 'drying') return []
+      const { bagMinutes, coatMinutes } = timesOf(icing)
+      const own = tasks
+        .flatMap(({ of, work: its, minutes }, i) =>
+          its === work && of.pieceId === piece.id && !of.nail && of.kind !== 'box'
+            ? [{ from: schedule.start[i]!, to: schedule.start[i]! + minutes }]
+            : [],
+        )
+        .sort((a, b) => a.from - b.from)
+      let longest = 0
+      let from = Number.NEGATIVE_INFINITY
+      let to = Number.NEGATIVE_INFINITY
+      for (const t of own) {
+        if (t.from - to >= coatMinutes) from = t.from
+        to = Math.max(to, t.to)
+        longest = Math.max(longest, to - from)
+      }
+      if (longest <= bagMinutes) return []
+      return [
+        `${piece.name} is worked on for ${formatMinutes(longest)} without going back into the cold for ${formatMinutes(coatMinutes)}; its icing is good at the bench for ${formatMinutes(bagMinutes)}. Put it back in between.`,
+      ]
+    }),
+  )
 }
 
 /** Hands that squeeze stiff icing for too long on one day. */

@@ -4,7 +4,7 @@ import { IconLock } from '@tabler/icons-react'
 import { type ReactNode, useMemo } from 'react'
 import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
-import { stayWords, taskWords } from '#core/timeline/words'
+import { stayWords, taskWords, whyWords } from '#core/timeline/words'
 import { formatMinutes } from '#core/units'
 import { useCalendar } from '../parts/calendar.ts'
 import css from './Bands.module.css'
@@ -188,6 +188,7 @@ export function Bands(props: {
                 data-dragged={dragged?.task === t || undefined}
                 style={{ ...size, top: layout.handTop(t.hand), height: layout.handHeight }}
                 aria-label={`${taskWords(t)}, ${at(shown.from)} to ${at(shown.to)}, ${table.hands[t.hand]?.name}${t.settled ? ', locked' : ''}${t.noSlack ? ', no slack' : ''}`}
+                title={`${taskWords(t)}, ${at(shown.from)} to ${at(shown.to)}. ${whyWords(table, t, at)}`}
                 onClick={() => !justDragged() && open(t)}
                 onPointerDown={(e) => begin(e, t)}
                 onKeyDown={(e) => {

@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import type { LighterChange } from '#core/lighter/change'
 import type { LighterOffer, LighterVersion } from '#core/lighter/offer'
+import type { OneTipLess } from '#core/lighter/oneTip'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { Lightener } from './lighter.worker.ts'
@@ -71,4 +72,10 @@ export function useVersion(
     [order, workshop, changes],
   )
   return useLatest<LighterVersion>(ask).answer
+}
+
+/** Tips that the order could do without; the last answer meanwhile. */
+export function useOneTip(order: Order, workshop: Workshop): OneTipLess[] | undefined {
+  const ask = useMemo(() => () => lightener().oneTip(order, workshop), [order, workshop])
+  return useLatest<OneTipLess[]>(ask).answer
 }

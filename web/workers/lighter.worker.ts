@@ -1,8 +1,10 @@
 import * as Comlink from 'comlink'
 import type { LighterChange } from '#core/lighter/change'
 import { type LighterOffer, type LighterVersion, lighterOffer, versionOf } from '#core/lighter/offer'
+import { type OneTipLess, oneTipLess } from '#core/lighter/oneTip'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { UnplannableOrderError } from '#core/plan/index'
 
 let looking = 0
 /** So often, ms, it is told how far a search is. */
@@ -35,6 +37,15 @@ const lightener = {
   /** One version counted anew, with the changes that somebody has left in it. */
   version: (order: Order, workshop: Workshop, changes: readonly LighterChange[]): LighterVersion =>
     versionOf(order, workshop, changes),
+  oneTip: (order: Order, workshop: Workshop): OneTipLess[] => {
+    try {
+      return oneTipLess(order, workshop)
+    } catch (error) {
+      // an order that has no plan has no tips to do without
+      if (error instanceof UnplannableOrderError) return []
+      throw error
+    }
+  },
 }
 export type Lightener = typeof lightener
 

@@ -2,7 +2,14 @@ import { ActionIcon, Button, MultiSelect } from '@mantine/core'
 import { IconX } from '@tabler/icons-react'
 import { z } from 'zod'
 import { type Allergen, allergenSchema, allergenWords, nameSchema, stiffnesses } from '#core/common'
-import { type IcingKind, icingKindSchema, ingredientSchema } from '#core/model/icing'
+import { timesOf } from '#core/icings/times'
+import {
+  type IcingKind,
+  type IcingTimes,
+  icingKindSchema,
+  icingTimesSchema,
+  ingredientSchema,
+} from '#core/model/icing'
 import type { Workshop } from '#core/model/workshop'
 import { copyIcing, editIcing, removeIcing } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
@@ -24,6 +31,14 @@ const newIngredient: IcingKind['ingredients'][number] = {
   pricePerPack: 0,
   cupGrams: null,
 }
+/** What the timetable rests on; until somebody types one of them, all are those of its sort. */
+const times: { key: keyof IcingTimes; label: string }[] = [
+  { key: 'coatMinutes', label: 'A coat sets in' },
+  { key: 'smallMinutes', label: 'Small flowers firm in' },
+  { key: 'largeMinutes', label: 'Large ones in' },
+  { key: 'bagMinutes', label: 'Good in a bag for' },
+  { key: 'outMinutes', label: 'Out of the cold for' },
+]
 /** Deepening is typed in percent and stored as a share. */
 const percentSchema = z.number().min(0, 'At least 0 %.').max(100, 'At most 100 %.')
 
@@ -155,6 +170,18 @@ function IcingForm({ icing }: { icing: IcingKind }) {
             value={icing.liquidPer100[s]}
             schema={liquidSchema}
             onChange={(grams) => change((now) => ({ liquidPer100: { ...now.liquidPer100, [s]: grams } }))}
+          />
+        ))}
+        {times.map(({ key, label }) => (
+          <NumberField
+            key={key}
+            label={label}
+            unit="min"
+            step={5}
+            width={130}
+            value={timesOf(icing)[key]}
+            schema={icingTimesSchema.shape[key]}
+            onChange={(minutes) => change((now) => ({ times: { ...timesOf(now), [key]: minutes } }))}
           />
         ))}
       </div>

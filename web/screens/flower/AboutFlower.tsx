@@ -5,7 +5,7 @@ import { NAIL_MM } from '#core/flowers/blank'
 import { type Flower, flowerSchema } from '#core/model/flower'
 import { useWorkshop } from '../../data/workshop.ts'
 import { Card } from '../../parts/Card.tsx'
-import { NumberField } from '../../parts/NumberField.tsx'
+import { NumberField, OptionalNumberField } from '../../parts/NumberField.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
@@ -67,6 +67,16 @@ export function AboutFlower({ draft }: { draft: FlowerDraft }) {
             value={flower.nailMm}
             schema={nailSchema}
             onChange={(nailMm) => edit('nail', { nailMm })}
+          />
+        )}
+        {flower.setting === 'nail' && (
+          <OptionalNumberField
+            label="Firm after"
+            unit="min"
+            placeholder="by its width"
+            value={flower.firmMinutes}
+            schema={shape.firmMinutes.unwrap().unwrap()}
+            onChange={(firmMinutes) => edit('firm', { firmMinutes })}
           />
         )}
         {flower.pitchMm !== null && (

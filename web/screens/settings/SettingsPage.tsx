@@ -1,4 +1,5 @@
 import { SegmentedControl, Switch } from '@mantine/core'
+import { Link } from 'react-router'
 import type { z } from 'zod'
 import { type Settings, settingsSchema } from '#core/model/workshop'
 import { editSettings, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
@@ -67,6 +68,28 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
     unit: 'min',
     step: 0.5,
     why: 'With one bowl, while it goes on to other colours.',
+  },
+  { key: 'makeMinutes', label: 'To make base icing', unit: 'min', step: 1, why: 'Hands, for each make.' },
+  {
+    key: 'bowlMinutes',
+    label: 'To mix a portion',
+    unit: 'min',
+    step: 0.5,
+    why: 'A colour at one stiffness, washing up included.',
+  },
+  {
+    key: 'tintedOnMinutes',
+    label: 'Tinted on saves',
+    unit: 'min',
+    step: 0.5,
+    why: 'Of it, with one bowl that is not washed.',
+  },
+  {
+    key: 'squareSeconds',
+    label: 'A square on a nail',
+    unit: 's',
+    step: 1,
+    why: 'On and off, for each flower.',
   },
   {
     key: 'minutesPerGram',
@@ -236,6 +259,9 @@ export function SettingsPage() {
               </div>
             ))}
           </div>
+          <p className="quiet">
+            Hands, opening hours, rests and shelves stand with <Link to="/week/limits">the week</Link>.
+          </p>
         </Card>
       </div>
     </>

@@ -1,6 +1,7 @@
 import { ActionIcon, Button, Menu, Select } from '@mantine/core'
 import { IconDots } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
 import { type Piece, pieceSchema } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { duplicatePiece } from '#core/orders/new'
@@ -121,6 +122,12 @@ export function PieceCard({ piece, index }: { piece: Piece; index: number }) {
               </ActionIcon>
             </Menu.Target>
             <Menu.Dropdown>
+              <Menu.Item
+                component={Link}
+                to={`/orders/${order.id}/timeline/lighter?piece=${encodeURIComponent(piece.id)}`}
+              >
+                Same look, less work
+              </Menu.Item>
               <Menu.Item onClick={duplicate}>Duplicate</Menu.Item>
               <Menu.Item disabled={index === 0} onClick={() => move(-1)}>
                 Move up

@@ -19,6 +19,7 @@ import type { Days } from '../../../workers/days.ts'
 import { Choices } from './Choices.tsx'
 import { Faults } from './Faults.tsx'
 import { LighterPart } from './LighterPart.tsx'
+import { OneTip } from './OneTip.tsx'
 import { TaskPanel } from './TaskPanel.tsx'
 import css from './Timeline.module.css'
 
@@ -34,7 +35,10 @@ export function Timeline() {
       <div className={css.above}>
         <PartLinks />
       </div>
-      <LighterPart />
+      <div className={css.stack}>
+        <LighterPart />
+        <OneTip />
+      </div>
     </>
   ) : part === 'limits' ? (
     <>
