@@ -92,12 +92,12 @@ test('lock a task, read why, let it go; and what cannot be locked says so over t
   await expect(page.getByText('No timetable can be made like this.')).toBeHidden()
   await expect(mix).not.toHaveAccessibleName(/locked/)
   // a working day of no hours
-  await page.getByRole('link', { name: 'Hours and limits' }).click()
+  await page.getByRole('link', { name: 'Limits', exact: true }).click()
   await page.getByLabel('Saturday to, hours').fill('08')
   await expect(page.getByText(/Saturday has none, because it ends when it begins/)).toBeVisible()
   await page.getByRole('link', { name: /^Timeline/ }).click()
   await expect(page.getByText('Below stands the last good one')).toBeVisible()
-  await page.getByRole('link', { name: 'Hours and limits' }).first().click()
+  await page.getByRole('link', { name: 'Hours and limits' }).click()
   await page.getByLabel('Saturday to, hours').fill('18')
   await page.getByRole('link', { name: /^Timeline/ }).click()
   await expect(page.getByRole('heading', { name: /^Start by Sat/ })).toBeVisible()
@@ -134,4 +134,29 @@ test('take the timetable into another calendar, and again after a change: every 
   expect(after.map((e) => e.uid).sort()).toEqual(before.map((e) => e.uid).sort())
   const moved = after.find((e) => e.uid === mix.uid)!
   expect(moved.start.date.getTime() - mix.start.date.getTime()).toBe(3 * 3_600_000)
+})
+
+test('take a lighter version in part, and bring the other back', async ({ page }) => {
+  await begin(page, 'lighter')
+  await page.goto('/orders/lighter/timeline/lighter')
+  const versions = page.getByRole('list', { name: 'Versions' }).getByRole('button')
+  await expect(versions.first()).toBeVisible()
+  await expect(page.getByRole('progressbar')).toBeHidden()
+  await versions.last().click()
+  const chosen = page.getByRole('region', { name: 'The chosen version' })
+  const steps = chosen.getByRole('checkbox')
+  const all = await steps.count()
+  expect(all).toBeGreaterThan(1)
+  const before = await chosen.getByRole('row', { name: /^Hands on the icing/ }).textContent()
+  await steps.first().uncheck()
+  await expect(chosen.getByRole('row', { name: /^Hands on the icing/ })).not.toHaveText(before!)
+  const stored = async () =>
+    JSON.stringify(
+      ((await (await page.request.get('/api/orders/lighter')).json()) as { order: Order }).order.pieces,
+    )
+  const ordered = await stored()
+  await chosen.getByRole('button', { name: `Take ${all - 1} of ${all}` }).click()
+  await expect.poll(stored).not.toBe(ordered)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(stored).toBe(ordered)
 })

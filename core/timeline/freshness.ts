@@ -10,7 +10,7 @@ export interface Refill {
   orderId: string
   bag: number
   /** Task before which it is done. */
-  task: number
+  taskId: string
 }
 
 /**
@@ -37,7 +37,7 @@ export function refills(
       let from = start[filled]!
       for (const i of mine) {
         if (tasks[i]!.of.kind === 'fill' || stood(bag, from, end(i)) <= most) continue
-        found.push({ orderId: work.order.id, bag: bag.number, task: i })
+        found.push({ orderId: work.order.id, bag: bag.number, taskId: tasks[i]!.id })
         from = start[i]!
       }
     }

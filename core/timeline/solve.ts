@@ -33,19 +33,19 @@ export function solve(
   like: readonly Solved[] = [],
   tries?: number,
 ): Solved {
-  let grown: ReadonlyMap<string, number> = new Map()
+  let planned: Refill[] = []
   let best: Solved | null = null
   for (let round = 0; round < ROUNDS; round++) {
+    const grown = refillMinutes(planned, workshop)
     const all = stated(works, workshop, day, settled, grown)
     const schedule: Schedule = search(all.problem, best ? AGAIN_TRIES : tries, best?.schedule.ranks)
-    const wanted = refills(all, schedule, workshop)
-    best = { ...all, schedule, refills: wanted, day, grown }
-    const longer = refillMinutes(all, wanted, workshop)
-    if ([...longer].every(([key, minutes]) => (grown.get(key) ?? 0) >= minutes)) break
-    grown = new Map([...grown, ...longer])
+    // what was once planned for stays, so that looking again comes to an end
+    const more = refills(all, schedule, workshop).filter((r) => !planned.some((p) => sameRefill(p, r)))
+    planned = [...planned, ...more]
+    best = { ...all, schedule, refills: planned, day, grown }
+    if (more.length === 0) break
   }
-  best = trimmed(best!, works, workshop, settled)
-  let found = best
+  let found = best!
   for (const other of like) {
     const all = stated(works, workshop, day, settled, other.grown)
     if (!allows(all.problem, other.problem)) continue
@@ -71,32 +71,14 @@ function allows(wide: Problem, narrow: Problem): boolean {
 const sameTask = (a: Problem['tasks'][number], b: Problem['tasks'][number]): boolean =>
   a.minutes === b.minutes && a.fixed === b.fixed && a.due === b.due && a.next.length === b.next.length
 
-/** Without minutes for bags that are not filled again after all: what was longer for them begins later and ends as it did. */
-function trimmed(
-  solved: Solved,
-  works: readonly OrderWork[],
-  workshop: Workshop,
-  settled: (order: Order) => Settled,
-): Solved {
-  const wanted = refillMinutes(solved, solved.refills, workshop)
-  const grown = new Map([...solved.grown].map(([key, m]) => [key, Math.min(m, wanted.get(key) ?? 0)]))
-  const all = stated(works, workshop, solved.day, settled, grown)
-  const start = solved.schedule.start.map((s, i) => {
-    const saved = solved.tasks[i]!.minutes - all.tasks[i]!.minutes
-    return solved.problem.tasks[i]!.fixed === null ? s + saved : s
-  })
-  return { ...solved, ...all, grown, schedule: value(all.problem, { ...solved.schedule, start }) }
-}
+const sameRefill = (a: Refill, b: Refill): boolean =>
+  a.orderId === b.orderId && a.bag === b.bag && a.taskId === b.taskId
 
 /** Minutes that tasks take longer because bags are filled again before them, by order and task. */
-function refillMinutes(
-  { tasks }: Stated,
-  wanted: readonly Refill[],
-  { settings }: Workshop,
-): Map<string, number> {
+function refillMinutes(planned: readonly Refill[], { settings }: Workshop): Map<string, number> {
   const longer = new Map<string, number>()
-  for (const { orderId, task } of wanted) {
-    const key = `${orderId}\n${tasks[task]!.id}`
+  for (const { orderId, taskId } of planned) {
+    const key = `${orderId}\n${taskId}`
     longer.set(key, (longer.get(key) ?? 0) + settings.refillMinutes)
   }
   return longer

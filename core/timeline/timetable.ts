@@ -98,7 +98,6 @@ export function timetable(solved: Solved, works: readonly OrderWork[], workshop:
   const to = Math.max(from, ...start.map((_, i) => end(i)))
   const due = Math.max(from, ...works.map((w) => w.due))
   const collect = Math.max(to, ...works.map((w) => w.collect))
-  const notes = notesOf(solved)
   const timed = tasks.map(
     ({ id, of, work, part, parts }, i): TimedTask => ({
       ...{ id, orderId: work.order.id, kind: of.kind, where: of.where, from: start[i]!, to: end(i) },
@@ -107,7 +106,7 @@ export function timetable(solved: Solved, works: readonly OrderWork[], workshop:
       ...{ colourIds: of.colourIds, bags: of.bags, settled: problem.tasks[i]!.fixed !== null },
       noSlack: tight.has(i),
       why: whyOf(solved, why[i]!),
-      notes: notes.get(i) ?? [],
+      notes: notesOf(solved, work.order.id, id),
     }),
   )
   const all = kept(problem, start)
@@ -259,15 +258,13 @@ function closedBetween(open: readonly { from: number; to: number }[], from: numb
 }
 
 /** What is done beside a task. */
-function notesOf({ refills }: Solved): Map<number, string[]> {
-  const notes = new Map<number, string[]>()
-  for (const { task, bag } of refills)
-    notes.set(task, [
-      ...(notes.get(task) ?? []),
-      `Before it, empty bag ${bag}, stir its icing through and fill it again: it has stood as long as it may.`,
-    ])
-  return notes
-}
+const notesOf = ({ refills }: Solved, orderId: string, taskId: string): string[] =>
+  refills
+    .filter((r) => r.orderId === orderId && r.taskId === taskId)
+    .map(
+      ({ bag }) =>
+        `Before it, empty bag ${bag}, stir its icing through and fill it again: it has stood as long as it may.`,
+    )
 
 function whyOf({ tasks, problem }: Solved, why: Why): TaskWhy {
   if (!('task' in why)) return why

@@ -21,6 +21,8 @@ export function DataTable<Row>(props: {
   csvHref?: string
   onRow?: (row: Row) => void
   selectedKey?: string | null
+  /** Long tables scroll within themselves, their heads in view. */
+  long?: boolean
 }) {
   const { columns, rows, rowKey, onRow } = props
   const [sort, setSort] = useState<{ key: string; down: boolean } | null>(null)
@@ -49,7 +51,7 @@ export function DataTable<Row>(props: {
         )}
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a wide table must be scrollable by keyboard */}
-      <section className={css.scroll} tabIndex={0} aria-label={props.caption}>
+      <section className={props.long ? css.long : css.scroll} tabIndex={0} aria-label={props.caption}>
         <table className={css.table}>
           <thead>
             <tr>

@@ -16,6 +16,7 @@ export function TaskTable(props: {
   return (
     <DataTable
       caption="Every task"
+      long
       rows={table.tasks}
       rowKey={(t) => `${t.orderId} ${t.id}`}
       csvHref={csvHref}

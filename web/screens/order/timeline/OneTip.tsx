@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { useState } from 'react'
 import type { OneTipLess } from '#core/lighter/oneTip'
 import { applied } from '#core/plan/fewer/offer'
 import { shortOpening } from '#core/tips/index'
@@ -10,10 +11,14 @@ import { useWeight } from '../../../parts/weight.tsx'
 import { useOneTip } from '../../../workers/lighter.ts'
 import css from './Lighter.module.css'
 
+/** Those that save most are shown at once. */
+const FIRST = 3
+
 /** Tips that the whole order could do without: what stands in, which bags go, what it does to the flowers. */
 export function OneTip() {
   const { order, workshop, edit } = useOrderEditor()
   const found = useOneTip(order, workshop)
+  const [all, setAll] = useState(false)
   if (!found) return null
   return (
     <Card
@@ -25,7 +30,7 @@ export function OneTip() {
       }
     >
       <ul className={css.tips}>
-        {found.map((t) => (
+        {(all ? found : found.slice(0, FIRST)).map((t) => (
           <TipRow
             key={t.tipId}
             tip={t}
@@ -34,6 +39,9 @@ export function OneTip() {
           />
         ))}
       </ul>
+      {!all && found.length > FIRST && (
+        <Button onClick={() => setAll(true)}>Show the other {found.length - FIRST}</Button>
+      )}
     </Card>
   )
 }

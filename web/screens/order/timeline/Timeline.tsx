@@ -58,7 +58,7 @@ const PARTS = [
   ['', 'Day'],
   ['/table', 'Table'],
   ['/lighter', 'Lighter'],
-  ['/limits', 'Hours and limits'],
+  ['/limits', 'Limits'],
 ]
 
 function PartLinks() {
