@@ -16,9 +16,10 @@ const views = {
   icing: '/orders/observatory/icing',
   mixing: '/orders/observatory/icing?half=mixing',
   bowl: '/orders/observatory/bowl?colour=dusk',
-  day: '/day?orders=observatory,allotment',
+  week: '/week',
+  timeline: '/orders/observatory/timeline',
+  lighter: '/orders/observatory/timeline/lighter',
   flowers: '/flowers',
-  flower: '/flowers/hellebore',
   drawer: '/drawer',
   settings: '/settings',
   place: '/orders/observatory/pieces/place/tier-lower',
@@ -27,12 +28,13 @@ const views = {
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
 const waits = {
-  flower: 5000,
   flowers: 16000,
   colours: 5000,
   mixing: 6000,
   bowl: 4000,
-  day: 3000,
+  week: 6000,
+  timeline: 7000,
+  lighter: 14000,
   place: 14000,
   bouquet: 16000,
   tray: 9000,
@@ -65,18 +67,6 @@ for (const [name, path] of Object.entries(views)) {
   await page.waitForTimeout(waits[name] ?? 1500)
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
-}
-if (names.length === 0 || names.includes('search')) {
-  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/bags`)
-  await page.getByRole('button', { name: 'Search', exact: true }).click()
-  await page.getByRole('button', { name: 'Search again' }).waitFor({ timeout: 120_000 })
-  await page
-    .getByRole('heading', { name: 'Is there a better way?' })
-    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
-  await page.mouse.wheel(0, -20)
-  await page.waitForTimeout(700)
-  await page.screenshot({ path: join(folder, 'search.png'), timeout: 90_000 })
-  console.log('search')
 }
 if (names.length === 0 || names.includes('fewer')) {
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/bags`)
