@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { BackupPreview } from '#contract/backup'
 import { starterWorkshop } from '#core/catalogue/starter'
 import { orderSchema } from '#core/model/order'
+import { BenchDays } from '#core/timeline/day'
 import backup, { type BackupAnswer } from './backup/worker.ts'
 import checkBody, { order as checkLargeOrder } from './check/worker.ts'
 import { tableNames } from './exports/tables.ts'
@@ -38,6 +39,7 @@ describe('planning', () => {
       base: made.base.ingredients.length,
       supplies: made.supplies.length,
       demand: made.uses.reduce((n: number, u: { parts: unknown[] }) => n + u.parts.length, 0),
+      timeline: new BenchDays([{ order, plan: made }], starterWorkshop).answer(null).table!.tasks.length,
     }
     expect(Object.keys(rows).sort()).toEqual([...tableNames].sort())
     for (const table of tableNames) {

@@ -1,6 +1,8 @@
+import { flowersOn } from '../model/arrangements.ts'
 import type { Layout } from '../model/layout.ts'
 import { takeOff } from '../model/onPiece.ts'
 import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import { setOnSchema } from '../model/setOn.ts'
 import { type Change, withChanges } from '../plan/fewer/change.ts'
 import { replaceColour } from '../plan/remedies.ts'
 
@@ -25,6 +27,8 @@ export type LighterChange =
   | { kind: 'off'; pieceId: string; placedId: string }
   /** A colour of the order piped in another of its colours. */
   | { kind: 'colour'; fromId: string; intoId: string }
+  /** Dots and threads painted on with food colour instead of being piped from a bowl of their own. */
+  | { kind: 'painted'; pieceId: string; placedId: string; leftOut: string[]; name: string; hex: string }
   /** Layers through openings, or at stiffnesses, that others of the order use already. */
   | { kind: 'tips'; changes: Change[] }
 
@@ -61,6 +65,8 @@ function changed(order: Order, change: LighterChange): Order {
         ...placed,
         leftOut: [...new Set([...placed.leftOut, ...change.leftOut])],
       }))
+    case 'painted':
+      return painted(order, change)
     case 'size':
       return onPlaced(order, change, (placed) => ({ ...placed, sizeMm: change.sizeMm }))
     case 'fewer':
@@ -82,6 +88,38 @@ function onPlaced(
       piece.id === pieceId
         ? { ...piece, flowers: piece.flowers.map((f) => (f.id === placedId ? how(f) : f)) }
         : piece,
+    ),
+  }
+}
+
+type Painted = Extract<LighterChange, { kind: 'painted' }>
+
+/** Nothing that is painted takes room or weighs anything to speak of. */
+const PAINTED = { kind: 'painted', widthMm: 5, heightMm: 0, grams: 0, cost: 0, when: 'last' } as const
+
+/** A flower without some layers, and as many painted details as there are of it, one each. */
+function painted(order: Order, change: Painted): Order {
+  const { pieceId, placedId, leftOut, name, hex } = change
+  const piece = order.pieces.find((p) => p.id === pieceId)
+  const placed = piece?.flowers.find((f) => f.id === placedId)
+  if (!piece || !placed) return order
+  const id = `painted-${pieceId}-${placedId}`.slice(0, 64)
+  const without = changed(order, { kind: 'rows', pieceId, placedId, leftOut })
+  // whether a colour may be eaten is on its bottle, which nobody has read here
+  const thing = setOnSchema.parse({ ...PAINTED, id, name, hex, edible: 'unread' })
+  return {
+    ...without,
+    setOns: [...without.setOns.filter((s) => s.id !== id), thing],
+    pieces: without.pieces.map((p) =>
+      p.id === pieceId
+        ? {
+            ...p,
+            setOns: [
+              ...p.setOns.filter((s) => s.id !== id),
+              { id, setOnId: id, perPiece: Math.max(1, flowersOn(piece, placed) / piece.count) },
+            ],
+          }
+        : p,
     ),
   }
 }

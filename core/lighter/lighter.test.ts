@@ -145,6 +145,38 @@ describe('a change', () => {
     expect(sites(lightened(demo, [{ ...change, share: 0.01 }]))).toHaveLength(1)
   })
 
+  it('to paint takes the layers away and puts as many painted details on as there are flowers', () => {
+    const night = demo.colours.find((c) => c.id === 'night')!
+    const layers = workshop.flowers.find((f) => f.id === 'anemone')!.layers
+    const fine = layers.filter((l) => l.load.kind === 'plain' && l.load.role === 'button').map((l) => l.id)
+    const paint = (pieceId: string, placedId: string): LighterChange => ({
+      ...{
+        kind: 'painted',
+        pieceId,
+        placedId,
+        leftOut: fine,
+        name: 'Night painted on Anemone',
+        hex: night.hex,
+      },
+    })
+    const changes = [paint('tier-lower', 'l2'), paint('cookies', 'c1')]
+    const then = asVersion(demo, changes)
+    expect(orderFaults(then, workshop)).toEqual([])
+    const [before, plan] = [planFigures(demo, workshop), planFigures(then, workshop)]
+    // three anemones on the cake and one on each of 24 cookies, six seconds each
+    expect(plan.setOns.map((s) => Math.round(s.amount)).sort((a, b) => a - b)).toEqual([3, 24])
+    expect(plan.hands.setOns).toBeCloseTo((27 * 6) / 60, 6)
+    expect(before.batches.filter((b) => b.colourId === 'night').length).toBeGreaterThan(0)
+    expect(plan.batches.filter((b) => b.colourId === 'night')).toEqual([])
+    // it shows as it did, a little flatter; nobody has read the bottle
+    const version = versionOf(demo, workshop, changes)
+    expect(version.look).toBeGreaterThan(0.98)
+    expect(version.look).toBeLessThan(1)
+    expect(then.setOns.every((s) => s.edible === 'unread' && s.kind === 'painted')).toBe(true)
+    // painted twice is painted once
+    expect(asVersion(then, changes).setOns).toHaveLength(2)
+  })
+
   it('to another flower forgets what was chosen for the layers of the one before', () => {
     const chosen = {
       ...demo,

@@ -3,6 +3,7 @@ import { hexToLab } from '../colour/lab.ts'
 import { seenFromAbove } from '../flowers/seen.ts'
 import type { Flower } from '../model/flower.ts'
 import { withWhatIsSetOn } from '../model/placeFaults.ts'
+import type { Use } from '../model/plan.ts'
 import { demand, type FittedPlacement } from '../plan/demand.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { type LighterChange, lessOf } from './change.ts'
@@ -37,7 +38,8 @@ export function movesFor(scales: Scales, pieceId: string | null): LighterMove[] 
   const { placements } = demand(scales.at)
   const own = placements.filter((p) => pieceId === null || p.piece.id === pieceId)
   const colours = pieceId === null ? colourMoves(scales) : []
-  return [...own.flatMap((p) => flowerMoves(scales, p, placements)), ...colours]
+  const painted = pieceId === null ? paintedMoves(scales, placements) : []
+  return [...own.flatMap((p) => flowerMoves(scales, p, placements)), ...colours, ...painted]
 }
 
 function flowerMoves(scales: Scales, of: FittedPlacement, all: readonly FittedPlacement[]): LighterMove[] {
@@ -202,6 +204,44 @@ function colourMoves({ order }: Scales): LighterMove[] {
       ]
     }),
   )
+}
+
+/**
+ * Colours of which only dots and threads of some flowers are piped: painted on with food colour they need no bowl, no bag and no tip.
+ * Never a whole flower, and nothing that others stand on.
+ */
+function paintedMoves({ order, at }: Scales, placements: readonly FittedPlacement[]): LighterMove[] {
+  const { uses } = demand(at)
+  return order.colours.flatMap((colour): LighterMove[] => {
+    const own = uses.filter((u) => u.parts.some((p) => p.colourId === colour.id))
+    const changes = placements.flatMap((p): LighterChange[] => {
+      const ids = own
+        .filter((u) => u.pieceId === p.piece.id && u.placedId === p.placed.id)
+        .map((u) => u.layerId!)
+      if (ids.length === 0) return []
+      return [
+        {
+          ...{ kind: 'painted', pieceId: p.piece.id, placedId: p.placed.id, leftOut: ids, hex: colour.hex },
+          name: `${colour.name} painted on ${p.flower.name}`.slice(0, 80),
+        },
+      ]
+    })
+    if (changes.length === 0 || own.some((u) => u.form !== 'flower' || u.placedId === null)) return []
+    return own.every((u) => isPaintable(u, placements))
+      ? [{ slot: `painted ${colour.id}`, pieceId: null, changes }]
+      : []
+  })
+}
+
+/** Small dots and threads on top of something else, in one colour. */
+function isPaintable(use: Use, placements: readonly FittedPlacement[]): boolean {
+  const { layers } = placements.find(
+    (p) => p.piece.id === use.pieceId && p.placed.id === use.placedId,
+  )!.fitted
+  const { layer } = layers.find((l) => l.layer.id === use.layerId)!
+  const { texture, small = false, walls = false } = strokeDefinition(layer.stroke.kind)
+  const onTop = layers.length > 1 && layers[0]!.layer.id !== use.layerId
+  return onTop && !walls && use.parts.length === 1 && (small || texture === 'dotted' || texture === 'spiked')
 }
 
 /** How far two colours are from each other, CIEDE2000. */

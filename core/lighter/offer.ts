@@ -3,7 +3,7 @@ import type { PlanFigures } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { demand } from '../plan/demand.ts'
 import { planFigures } from '../plan/index.ts'
-import { lookKept } from '../plan/look/kept.ts'
+import { lookKept, orderLook } from '../plan/look/kept.ts'
 import { shownPieces } from '../plan/look/shown.ts'
 import { lookUp } from '../plan/lookup.ts'
 import { type LighterChange, lightened } from './change.ts'
@@ -11,7 +11,7 @@ import type { LighterMove } from './move.ts'
 import { movesFor } from './moves.ts'
 import { lighten, type Version, type Wish } from './search.ts'
 import { tipMoves } from './tips.ts'
-import { inTheirOrder, Scales } from './weigh.ts'
+import { inTheirOrder, paintedLook, Scales, unpainted } from './weigh.ts'
 import { changeWords } from './words.ts'
 
 /** What an order, or a version of it, takes. */
@@ -110,13 +110,17 @@ export function versionOf(
     const at = lookUp(o, workshop)
     return shownPieces(at, demand(at).placements)
   }
-  const look = lookKept(shown(order), shown(then))
+  const kept = lookKept(shown(order), shown(asVersion(order, unpainted(changes))))
+  const pieces = [...kept.pieces].map(
+    ([id, look]) => look * paintedLook(changes.filter((c) => c.kind === 'painted' && c.pieceId === id)),
+  )
+  const look = orderLook(shown(order), pieces)
   return {
     changes: [...changes],
     steps: changes.map((c) => ({ words: changeWords(order, workshop, c), changes: [c] })),
     takes: takes(planFigures(then, workshop)),
-    look: look.order,
-    leastPiece: Math.min(1, ...look.pieces.values()),
+    look,
+    leastPiece: Math.min(1, ...pieces),
   }
 }
 

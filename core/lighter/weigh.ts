@@ -1,7 +1,7 @@
 import { rememberingFitter } from '../flowers/resolve.ts'
 import type { Order } from '../model/order.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { demand } from '../plan/demand.ts'
+import { demand, type FittedPlacement } from '../plan/demand.ts'
 import { nailMinutes, pipingMinutes } from '../plan/hands.ts'
 import { planFigures } from '../plan/index.ts'
 import { pairKey } from '../plan/keys.ts'
@@ -9,6 +9,7 @@ import { lookKept, orderLook } from '../plan/look/kept.ts'
 import { type ShownPiece, shownPieces } from '../plan/look/shown.ts'
 import { type Lookup, lookUp } from '../plan/lookup.ts'
 import { bowlKey, reserve } from '../plan/reserve.ts'
+import { setOns } from '../plan/setOns.ts'
 import { type LighterChange, lightened } from './change.ts'
 import type { LighterMove } from './move.ts'
 
@@ -81,7 +82,10 @@ export class Scales {
     const { id } = this.order.pieces[i]!
     const own = taken.filter((m) => this.moves[m]!.pieceId === id)
     const all = taken.filter((m) => this.moves[m]!.pieceId === null)
-    return inTheirOrder([...own, ...all].flatMap((m) => this.moves[m]!.changes))
+    // of what is painted in several places, only what is here
+    return inTheirOrder([...own, ...all].flatMap((m) => this.moves[m]!.changes)).filter(
+      (c) => !('pieceId' in c) || c.pieceId === id,
+    )
   }
 
   #piece(i: number, changes: readonly LighterChange[]): WeighedPiece {
@@ -93,18 +97,39 @@ export class Scales {
     const there = { ...lookUp({ ...alone, colours: order.colours }, workshop), fit: this.at.fit }
     const wanted = demand(there)
     const uses = reserve(there, wanted.uses)
-    const [then] = shownPieces(there, wanted.placements)
+    const look = this.#lookOf(i, changes, there, wanted.placements)
+    const painted = setOns(there).reduce((sum, s) => sum + s.minutes, 0)
     const minutesOf = (list: typeof uses) => list.reduce((sum, u) => sum + pipingMinutes(u), 0)
     const piped = uses.filter((u) => u.tipId !== null)
     const made: WeighedPiece = {
-      minutes: minutesOf(uses) + nailMinutes(uses, workshop.settings),
+      minutes: minutesOf(uses) + nailMinutes(uses, workshop.settings) + painted,
       piping: minutesOf(piped),
       pairs: new Set(piped.map(pairKey)),
       portions: new Set(uses.flatMap((u) => u.parts.map((p) => bowlKey(u, p.colourId)))),
-      look: changes.length === 0 ? 1 : [...lookKept([this.#shown[i]!], [then!]).pieces.values()][0]!,
+      look,
     }
     this.#known.set(key, made)
     return made
+  }
+
+  /** What is painted still shows as what it was, a little flatter. */
+  #lookOf(
+    i: number,
+    changes: readonly LighterChange[],
+    there: Lookup,
+    placements: FittedPlacement[],
+  ): number {
+    if (changes.length === 0) return 1
+    const piped = unpainted(changes)
+    let [then] = shownPieces(there, placements)
+    if (piped.length < changes.length) {
+      const { order, workshop } = this
+      const alone = lightened({ ...order, pieces: [order.pieces[i]!] }, piped)
+      const at = { ...lookUp({ ...alone, colours: order.colours }, workshop), fit: this.at.fit }
+      then = shownPieces(at, demand(at).placements)[0]
+    }
+    const kept = [...lookKept([this.#shown[i]!], [then!]).pieces.values()][0]!
+    return kept * paintedLook(changes)
   }
 
   #sum(pieces: readonly WeighedPiece[]): Weighed {
@@ -128,6 +153,17 @@ export class Scales {
     }
   }
 }
+
+/** Paint is flat where icing stood up: so much of the look of a piece is left for every flower that is painted. */
+const PAINTED_KEEPS = 0.985
+
+/** The changes without what is painted, which shows as it did. */
+export const unpainted = (changes: readonly LighterChange[]): LighterChange[] =>
+  changes.filter((c) => c.kind !== 'painted')
+
+/** The share of a piece's look that paint leaves. */
+export const paintedLook = (changes: readonly LighterChange[]): number =>
+  PAINTED_KEEPS ** (changes.length - unpainted(changes).length)
 
 /**
  * Changes in the order in which they hold for each other: other openings first, because another flower has none of them, and colours

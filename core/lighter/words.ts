@@ -35,6 +35,8 @@ export function changeWords(order: Order, workshop: Workshop, change: LighterCha
   switch (change.kind) {
     case 'off':
       return `${on}: left out`
+    case 'painted':
+      return `${on}: what is ${order.colours.find((c) => c.hex === change.hex)?.name ?? 'fine'} painted on with food colour, without a bowl and a bag`
     case 'size':
       return `${on}: ${length(change.sizeMm)} wide, so fewer of them`
     case 'rows': {

@@ -1,8 +1,8 @@
 import { settingOf } from '../icings/setting.ts'
 import { timesOf } from '../icings/times.ts'
 import type { Workshop } from '../model/workshop.ts'
-import { formatMinutes } from '../units.ts'
-import { DAY_MINUTES, dayOf } from './clock.ts'
+import { counted, formatMinutes } from '../units.ts'
+import { DAY_MINUTES, dayOf, momentOf } from './clock.ts'
 import type { OrderWork } from './problem.ts'
 import type { Solved } from './solve.ts'
 
@@ -12,11 +12,24 @@ const STRAIN_MINUTES = 180
 /** What no timetable can take care of and somebody has to look to; local rules and the bakery's food-safety plan go before it. */
 export function cautions(solved: Solved, works: readonly OrderWork[], workshop: Workshop): string[] {
   return [
+    ...madeAhead(works),
     ...outOfCold(solved, workshop),
     ...onTheBench(solved, works, workshop),
     ...strain(solved),
     ...tooOld(solved, works, workshop),
   ]
+}
+
+/** What is put on and has to be made days before anything else begins. */
+function madeAhead(works: readonly OrderWork[]): string[] {
+  return works.flatMap(({ order, collect }) =>
+    order.setOns
+      .filter((s) => s.daysAhead > 0 && order.pieces.some((p) => p.setOns.some((on) => on.setOnId === s.id)))
+      .map(
+        (s) =>
+          `${s.name} for ${order.title} is made by ${momentOf(collect - s.daysAhead * DAY_MINUTES).slice(0, 10)}, ${counted(s.daysAhead, 'day')} before collection.`,
+      ),
+  )
 }
 
 /** Flowers that take longer to place than they may be out of the cold. */

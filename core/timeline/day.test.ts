@@ -136,6 +136,44 @@ describe('the work of an order', () => {
     expect(soon).toBeLessThan(60)
   })
 
+  it('says what must be made days before, and which piece stands too long out of the cold', () => {
+    const violet = {
+      ...{
+        id: 'violet',
+        name: 'Sugar violets',
+        kind: 'sugarFlower' as const,
+        widthMm: 18,
+        heightMm: 6,
+        grams: 1,
+      },
+      ...{ cost: 0, owned: null, hex: '#6a5a90', allergens: [], edible: 'yes' as const, labelWords: '' },
+      ...{ smallHard: false, when: 'last' as const, daysAhead: 3 },
+    }
+    const [piece] = roses().pieces
+    const order = {
+      ...roses(),
+      setOns: [violet],
+      pieces: [{ ...piece!, setOns: [{ id: 's', setOnId: 'violet', perPiece: 2 }] }],
+    }
+    expect(tableOf(order).cautions).toEqual([
+      'Sugar violets for Cupcakes is made by 2026-11-28, 3 days before collection.',
+    ])
+    expect(tableOf(roses()).cautions).toEqual([])
+    const icings = workshop.icings.map((i) =>
+      i.id === 'butter-sugar'
+        ? {
+            ...i,
+            times: { coatMinutes: 5, smallMinutes: 20, largeMinutes: 60, bagMinutes: 10, outMinutes: 60 },
+          }
+        : i,
+    )
+    const shop = { ...workshop, icings }
+    const { table } = new BenchDays([planned(demo, shop)], shop).answer(null)
+    expect(table!.cautions.join('\n')).toMatch(
+      /is worked on for .* without going back into the cold for 5 min/,
+    )
+  })
+
   it('pipes what is longer in portions, with a rest for the hand between them', () => {
     const many = roses({ pieces: [{ ...roses().pieces[0]!, count: 90 }] })
     const table = tableOf(many)

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { Link, NavLink, useOutletContext, useParams } from 'react-router'
-import { letAllGo, settleStart } from '#core/orders/settled'
+import { letAllGo, letGo, settleStart } from '#core/orders/settled'
 import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { taskWords } from '#core/timeline/words'
@@ -182,6 +182,25 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
           </div>
         )}
       </div>
+      {table.lost.length > 0 && (
+        <p className={css.lost}>
+          {counted(table.lost.length, 'lock')} {table.lost.length === 1 ? 'is' : 'are'} on work that is not in
+          the order any more.{' '}
+          <Button
+            size="compact-md"
+            onClick={() =>
+              edit('let go of lost locks', (o) =>
+                letGo(
+                  o,
+                  table.lost.map((l) => l.taskId),
+                ),
+              )
+            }
+          >
+            Let go
+          </Button>
+        </p>
+      )}
       {!stale && <Choices table={table} days={days} />}
     </>
   )
