@@ -19,7 +19,7 @@ async function begin(page: Page, id: string): Promise<void> {
     ],
   })
   const order = {
-    ...{ id, title: 'On trial', collectAt: '2027-06-05T12:00', icingKindId: 'butter-sugar' },
+    ...{ id, title: 'On trial', collectAt: '2027-08-14T12:00', icingKindId: 'butter-sugar' },
     colours: [
       { id: 'cream', name: 'Cream', hex: '#efe6cd' },
       { id: 'sage', name: 'Sage', hex: '#76875a' },
@@ -34,7 +34,7 @@ const at = (page: Page, moment: string) => page.clock.setFixedTime(new Date(`${m
 test('an order too late for one pair of hands: accept what is offered, and see it fit', async ({ page }) => {
   await begin(page, 'late')
   // one pair of hands would have had to begin at 9:20, two begin at 9:34
-  await at(page, '2027-06-05T09:28')
+  await at(page, '2027-08-14T09:28')
   await page.goto('/orders/late/timeline')
   const misfit = page.getByRole('region', { name: 'It does not fit' })
   await expect(misfit.getByText(/^Work would have had to begin at Sat 09:2\d, \d+ min ago\.$/)).toBeVisible()
@@ -49,19 +49,19 @@ test('an order too late for one pair of hands: accept what is offered, and see i
   )
   await expect(stop).not.toContainText('decide')
   // half an hour later it is too late for them as well, and the list of orders says so
-  await at(page, '2027-06-05T10:30')
+  await at(page, '2027-08-14T10:30')
   await page.goto('/orders')
   await expect(page.getByText(/start by Sat 09:\d\d: too late now/)).toBeVisible()
   await page.goto('/week')
   await expect(page.getByText(/work would have had to begin/i)).toBeVisible()
-  await expect(page.getByRole('img', { name: /Load per day: Sat 5/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Load per day: Sat 14/ })).toBeVisible()
 })
 
 test('lock a task, read why, let it go; and what cannot be locked says so over the last good timetable', async ({
   page,
 }) => {
   await begin(page, 'locks')
-  await at(page, '2027-06-01T09:00')
+  await at(page, '2027-08-10T09:00')
   await page.goto('/orders/locks/timeline')
   const mix = page.getByRole('button', { name: /^Mix: Cream/ })
   await mix.click()
@@ -72,7 +72,7 @@ test('lock a task, read why, let it go; and what cannot be locked says so over t
   await expect(mix).toHaveAccessibleName(/08:15 to 08:2\d, Hands 1, locked/)
   const stored = async () =>
     ((await (await page.request.get('/api/orders/locks')).json()) as { order: Order }).order.settled.starts
-  await expect.poll(stored).toEqual([{ taskId: 'mix butter-sugar cream', at: '2027-06-05T08:15' }])
+  await expect.poll(stored).toEqual([{ taskId: 'mix butter-sugar cream', at: '2027-08-14T08:15' }])
   // kept over a reload; dragged on by a bit, it is locked there
   await page.reload()
   await expect(mix).toHaveAccessibleName(/08:15 to 08:2\d, Hands 1, locked/)
@@ -81,11 +81,11 @@ test('lock a task, read why, let it go; and what cannot be locked says so over t
   await page.mouse.down()
   await page.mouse.move(bar.x + bar.width / 2 + 80, bar.y + 20, { steps: 6 })
   await page.mouse.up()
-  await expect.poll(async () => (await stored())[0]!.at).not.toBe('2027-06-05T08:15')
+  await expect.poll(async () => (await stored())[0]!.at).not.toBe('2027-08-14T08:15')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(mix).toHaveAccessibleName(/08:15 to/)
   // past: the last good timetable stays, greyed, and named as such
-  await at(page, '2027-06-05T09:00')
+  await at(page, '2027-08-14T09:00')
   await page.reload()
   await expect(page.getByText(/The locked start of “Mix: Cream, bowl.*” is past/)).toBeVisible()
   await page.getByRole('button', { name: 'Let it go' }).click()
@@ -107,7 +107,7 @@ test('take the timetable into another calendar, and again after a change: every 
   page,
 }) => {
   await begin(page, 'calendar')
-  await at(page, '2027-06-01T09:00')
+  await at(page, '2027-08-10T09:00')
   await page.goto('/orders/calendar/timeline')
   const take = async () => {
     const coming = page.waitForEvent('download')
@@ -126,7 +126,7 @@ test('take the timetable into another calendar, and again after a change: every 
     headers: { 'If-Match': `"1"` },
     data: {
       ...((await (await page.request.get('/api/orders/calendar')).json()) as { order: Order }).order,
-      collectAt: '2027-06-05T15:00',
+      collectAt: '2027-08-14T15:00',
     },
   })
   await page.reload()

@@ -25,6 +25,8 @@ export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'h
   order: Order
   workshop: Workshop
   plan: Plan | undefined
+  /** The order that the last plan was made of, with that plan; null where it could not be planned. */
+  planned: { order: Order; plan: Plan | null } | undefined
   /** The plan before the last step of edits, for showing what changed. */
   before: Plan | undefined
   /** What stands in the way of a plan. */
@@ -84,17 +86,19 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
     [edit],
   )
 
+  const plannedOf = useMemo(() => planned && { order: planned.of, plan: planned.plan }, [planned])
   const value = useMemo<OrderEditor>(
     () => ({
       ...editor,
       order,
       workshop,
       plan: planned?.plan ?? planRef.current,
+      planned: plannedOf,
       before,
       faults: planned?.faults ?? [],
       take,
     }),
-    [editor, order, workshop, planned, before, take],
+    [editor, order, workshop, planned, plannedOf, before, take],
   )
   return <Context value={value}>{children}</Context>
 }

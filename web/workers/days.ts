@@ -1,13 +1,12 @@
 import * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
-import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { minuteOf } from '#core/timeline/clock'
 import type { HandsChoice } from '#core/timeline/day'
 import type { DayRemedy } from '#core/timeline/remedies'
 import type { Timetable } from '#core/timeline/timetable'
 import { localMoment } from '../parts/time.ts'
-import type { DaysPlanner, DaysReply } from './days.worker.ts'
+import type { DaysPlanner, DaysReply, MaybePlanned } from './days.worker.ts'
 import { useLatest } from './useLatest.ts'
 
 let remote: Comlink.Remote<DaysPlanner> | null = null
@@ -58,7 +57,7 @@ function useAtRest<T>(value: T): T {
   return rested
 }
 
-export function useDays(orders: readonly Order[] | undefined, workshop: Workshop | undefined): Days {
+export function useDays(orders: readonly MaybePlanned[] | undefined, workshop: Workshop | undefined): Days {
   const now = useNow()
   const rested = useAtRest(orders)
   const ask = useMemo(
@@ -74,13 +73,16 @@ export function useDays(orders: readonly Order[] | undefined, workshop: Workshop
 }
 
 /** The same with other numbers of hands, and what would make it fit; worked out where somebody looks. */
-export function useDayChoices(orders: readonly Order[], workshop: Workshop, now: number) {
+export function useDayChoices(orders: readonly MaybePlanned[] | undefined, workshop: Workshop, now: number) {
   const rested = useAtRest(orders)
   const ask = useMemo(
-    () => async () => {
-      const days = planner(workshop)
-      return { remedies: await days.remedies(rested, now), hands: await days.hands(rested, now) }
-    },
+    () =>
+      rested
+        ? async () => {
+            const days = planner(workshop)
+            return { remedies: await days.remedies(rested, now), hands: await days.hands(rested, now) }
+          }
+        : null,
     [rested, workshop, now],
   )
   return useLatest<{ remedies: DayRemedy[]; hands: HandsChoice[] }>(ask).answer

@@ -16,26 +16,33 @@ let last: { key: string; days: BenchDays; left: string[] } | null = null
 /** An answer, and the orders that no plan can be made of and that are left out of it. */
 export type DaysReply = DayAnswer & { left: string[] }
 
+/** An order, with its plan where somebody has it already. */
+export interface MaybePlanned {
+  order: Order
+  plan: PlanFigures | null
+}
+
 const planner = {
   setWorkshop(next: Workshop): void {
     workshop = next
     plans.clear()
     last = null
   },
-  answer(orders: readonly Order[], now: number | null): DaysReply {
+  answer(orders: readonly MaybePlanned[], now: number | null): DaysReply {
     const { days, left } = of(orders)
     return { ...days.answer(now), left }
   },
-  remedies: (orders: readonly Order[], now: number | null): DayRemedy[] => of(orders).days.remedies(now),
-  hands: (orders: readonly Order[], now: number | null): HandsChoice[] => of(orders).days.hands(now),
+  remedies: (orders: readonly MaybePlanned[], now: number | null): DayRemedy[] =>
+    of(orders).days.remedies(now),
+  hands: (orders: readonly MaybePlanned[], now: number | null): HandsChoice[] => of(orders).days.hands(now),
 }
 export type DaysPlanner = typeof planner
 
-function of(orders: readonly Order[]) {
+function of(orders: readonly MaybePlanned[]) {
   if (!workshop) throw new Error('The workshop has not been sent to the timetable yet.')
-  const key = JSON.stringify(orders)
+  const key = JSON.stringify(orders.map((o) => o.order))
   if (last?.key === key) return last
-  const planned = orders.map((order) => ({ order, plan: planOf(order, workshop!) }))
+  const planned = orders.map(({ order, plan }) => ({ order, plan: plan ?? planOf(order, workshop!) }))
   const days = new BenchDays(
     planned.flatMap(({ order, plan }) => (plan ? [{ order, plan }] : [])),
     workshop,

@@ -25,16 +25,19 @@ function planner(workshop: Workshop): Comlink.Remote<Planner> {
   return remote
 }
 
+/** A plan, and the order that it is of: the order on screen may be further by now. */
+export type PlannedOf = Planned & { of: Order }
+
 /** The plan of an order, recalculated in the worker whenever either changes; the last one meanwhile. */
-export function usePlan(order: Order | undefined, workshop: Workshop | undefined): Planned | undefined {
-  const [planned, setPlanned] = useState<Planned>()
+export function usePlan(order: Order | undefined, workshop: Workshop | undefined): PlannedOf | undefined {
+  const [planned, setPlanned] = useState<PlannedOf>()
   useEffect(() => {
     if (!order || !workshop) return
     let current = true
     void planner(workshop)
       .plan(order)
       .then((next) => {
-        if (current) setPlanned(next)
+        if (current) setPlanned({ ...next, of: order })
       })
     return () => {
       current = false

@@ -53,10 +53,10 @@ const tables = [
 ] as const
 
 function Order() {
-  const { order, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
+  const { order, planned, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
   const { shortMoment } = useCalendar()
   const days = useDays(
-    useMemo(() => [order], [order]),
+    useMemo(() => planned && [planned], [planned]),
     workshop,
   )
   useHotkeys([

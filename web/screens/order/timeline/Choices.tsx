@@ -20,10 +20,10 @@ import css from './Timeline.module.css'
 
 /** What does not fit and what would make it fit; one, two and three pairs of hands side by side; what to look to. */
 export function Choices({ table, days }: { table: Timetable; days: Days }) {
-  const { order, workshop, edit } = useOrderEditor()
+  const { order, planned, workshop, edit } = useOrderEditor()
   const calendar = useCalendar()
   const choices = useDayChoices(
-    useMemo(() => [order], [order]),
+    useMemo(() => planned && [planned], [planned]),
     workshop,
     days.now,
   )
