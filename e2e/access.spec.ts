@@ -23,7 +23,6 @@ const screens = {
   'dye shelf': '/drawer?shelf=dyes',
   'bench day': '/day',
   timeline: '/orders/observatory/timeline',
-  'its table': '/orders/observatory/timeline/table',
   'hours and limits': '/week/limits',
   week: '/week',
   pantry: '/drawer?shelf=pantry',

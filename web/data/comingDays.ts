@@ -47,6 +47,7 @@ export function useComingDays(workshop: Workshop | undefined): ComingDays {
   const days = useDays(
     useMemo(() => orders?.map((order) => ({ order, plan: null })), [orders]),
     workshop,
+    true,
   )
   return { ...days, orders, leftOut: (near?.length ?? 0) - (wanted?.length ?? 0) }
 }

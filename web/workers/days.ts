@@ -45,21 +45,30 @@ export interface Days {
   now: number
 }
 
-/** Orders at rest for so long are placed in time, ms: nobody waits for it, and typing must not. */
-const AT_REST_MS = 250
+/**
+ * Orders at rest for so long are placed in time, ms: soon where somebody looks at the day, and elsewhere when nobody has changed
+ * anything for a while, because typing must not wait for it.
+ */
+const LOOKED_AT_MS = 250
+const BESIDE_MS = 1500
 
-function useAtRest<T>(value: T): T {
-  const [rested, setRested] = useState(value)
+function useAtRest<T>(value: T, ms: number): T | undefined {
+  const [rested, setRested] = useState<T>()
   useEffect(() => {
-    const timer = setTimeout(() => setRested(value), AT_REST_MS)
+    const timer = setTimeout(() => setRested(value), ms)
     return () => clearTimeout(timer)
-  }, [value])
+  }, [value, ms])
   return rested
 }
 
-export function useDays(orders: readonly MaybePlanned[] | undefined, workshop: Workshop | undefined): Days {
+/** @param lookedAt whether the day itself is on screen. */
+export function useDays(
+  orders: readonly MaybePlanned[] | undefined,
+  workshop: Workshop | undefined,
+  lookedAt: boolean,
+): Days {
   const now = useNow()
-  const rested = useAtRest(orders)
+  const rested = useAtRest(orders, lookedAt ? LOOKED_AT_MS : BESIDE_MS)
   const ask = useMemo(
     () => (rested && workshop ? () => planner(workshop).answer(rested, now) : null),
     [rested, workshop, now],
@@ -74,7 +83,7 @@ export function useDays(orders: readonly MaybePlanned[] | undefined, workshop: W
 
 /** The same with other numbers of hands, and what would make it fit; worked out where somebody looks. */
 export function useDayChoices(orders: readonly MaybePlanned[] | undefined, workshop: Workshop, now: number) {
-  const rested = useAtRest(orders)
+  const rested = useAtRest(orders, LOOKED_AT_MS)
   const ask = useMemo(
     () =>
       rested

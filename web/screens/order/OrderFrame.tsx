@@ -2,7 +2,7 @@ import { ActionIcon, Button, Menu, Tooltip } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
-import { Outlet, useParams } from 'react-router'
+import { Outlet, useLocation, useParams } from 'react-router'
 import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
 import type { Piece } from '#core/model/order'
@@ -58,6 +58,7 @@ function Order() {
   const days = useDays(
     useMemo(() => planned && [planned], [planned]),
     workshop,
+    useLocation().pathname.includes('/timeline'),
   )
   useHotkeys([
     ['mod+Z', () => undo?.()],
