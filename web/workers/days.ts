@@ -50,7 +50,7 @@ export interface Days {
  * anything for a while, because typing must not wait for it.
  */
 const LOOKED_AT_MS = 250
-const BESIDE_MS = 1500
+const BESIDE_MS = 3000
 
 function useAtRest<T>(value: T, ms: number): T | undefined {
   const [rested, setRested] = useState<T>()

@@ -18,6 +18,7 @@ import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
 import { useDays } from '../../workers/days.ts'
+import { Accepted } from './Accepted.tsx'
 import { Strip } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
@@ -55,10 +56,13 @@ const tables = [
 function Order() {
   const { order, planned, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
   const { shortMoment } = useCalendar()
+  const location = useLocation()
+  // said for as long as this visit lasts, whichever of its stops is looked at
+  const [cameIn] = useState((location.state as { cameIn?: boolean } | null)?.cameIn === true)
   const days = useDays(
     useMemo(() => planned && [planned], [planned]),
     workshop,
-    useLocation().pathname.includes('/timeline'),
+    location.pathname.includes('/timeline'),
   )
   useHotkeys([
     ['mod+Z', () => undo?.()],
@@ -113,6 +117,7 @@ function Order() {
           settle={settle}
         />
       )}
+      {cameIn && <Accepted />}
       <Strip days={days} />
       <Outlet context={days} />
     </>

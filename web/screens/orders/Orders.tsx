@@ -50,7 +50,7 @@ export function Orders() {
     try {
       const { order, notes } = await importOrder(await file.text())
       tell(`“${order.title}” is in.`)
-      navigate(`/orders/${order.id}/brief`)
+      navigate(`/orders/${order.id}/brief`, { state: { cameIn: true } })
       showNotes(notes)
     } catch (error) {
       if (error instanceof ApiError) setRefused({ file: file.name, problem: error.problem })
@@ -196,7 +196,7 @@ function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start |
   const copy = () =>
     attempt(async () => {
       const made = await duplicateOrder(order.id)
-      navigate(`/orders/${made.order.id}/brief`)
+      navigate(`/orders/${made.order.id}/brief`, { state: { cameIn: true } })
     })
   return (
     <li className={css.row}>
