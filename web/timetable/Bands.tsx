@@ -233,31 +233,14 @@ export function Bands(props: {
           {chain && (
             <svg width={scale.width} height={layout.height} aria-hidden="true" style={{ zIndex: 2 }}>
               <path d={chain.path} fill="none" stroke="var(--text)" strokeWidth={2.5} />
-              <circle
-                cx={chain.from.x}
-                cy={chain.from.y}
-                r={4}
-                fill="var(--card)"
-                stroke="var(--text)"
-                strokeWidth={2}
-              />
-              <circle
-                cx={chain.to.x}
-                cy={chain.to.y}
-                r={4}
-                fill="var(--card)"
-                stroke="var(--text)"
-                strokeWidth={2}
-              />
+              {[chain.from, chain.to].map(({ x, y }) => (
+                <circle key={x} cx={x} cy={y} r={4} fill="var(--card)" stroke="var(--text)" strokeWidth={2} />
+              ))}
             </svg>
           )}
         </div>
       </div>
-      <Legend
-        kinds={new Set(table.stays.map((s) => s.kind))}
-        rests={table.rests.length > 0}
-        canMove={!!move}
-      />
+      <Legend kinds={new Set(seen.stays.map((s) => s.kind))} rests={seen.rests.length > 0} canMove={!!move} />
     </>
   )
 }
