@@ -1,3 +1,4 @@
+import { useDocumentTitle } from '@mantine/hooks'
 import type { ReactNode } from 'react'
 import css from './Card.module.css'
 
@@ -23,8 +24,9 @@ export function Card(props: {
   )
 }
 
-/** Title of a page, a line beneath it, and its actions. */
-export function PageHead(props: { title: ReactNode; line?: ReactNode; actions?: ReactNode }) {
+/** Title of a page, a line beneath it, and its actions; the browser's tab says it too, behind the part that is open. */
+export function PageHead(props: { title: string; part?: string; line?: ReactNode; actions?: ReactNode }) {
+  useDocumentTitle([props.part, props.title, 'Kanten'].filter(Boolean).join(' · '))
   return (
     <header className={css.page}>
       <div>

@@ -1,4 +1,4 @@
-import { NavLink, Outlet } from 'react-router'
+import { NavLink, Outlet, useNavigation } from 'react-router'
 import { useWorkshop } from '../data/workshop.ts'
 import css from './Shell.module.css'
 import { SignIn } from './SignIn.tsx'
@@ -15,6 +15,7 @@ const places = [
 export function Shell() {
   const { workshop, unreadable } = useWorkshop()
   const settings = workshop?.settings
+  const opening = useNavigation().state !== 'idle'
   return (
     <>
       <a href="#main" className={css.skip}>
@@ -34,7 +35,7 @@ export function Shell() {
           {settings ? `${settings.bakery} · ${settings.units} · ${settings.hand} hand` : 'Settings'}
         </NavLink>
       </header>
-      <main id="main" className={css.room} tabIndex={-1}>
+      <main id="main" className={css.room} tabIndex={-1} aria-busy={opening}>
         {unreadable.length > 0 && (
           <p role="alert" className={css.unreadable}>
             {unreadable

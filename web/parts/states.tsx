@@ -1,4 +1,5 @@
 import { Button, Loader } from '@mantine/core'
+import { useDocumentTitle } from '@mantine/hooks'
 import type { ReactNode } from 'react'
 import css from './states.module.css'
 
@@ -15,6 +16,7 @@ export function Loading(props: { what: string }) {
 /** Nothing here yet: what it is for, and the way to begin. `page` when it is all there is on the page. */
 export function Empty(props: { title: string; page?: boolean; children?: ReactNode; action?: ReactNode }) {
   const Heading = props.page ? 'h1' : 'h2'
+  useDocumentTitle(props.page ? `${props.title} · Kanten` : '')
   return (
     <div className={css.state}>
       <Heading>{props.title}</Heading>

@@ -19,7 +19,7 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
 import { useDays } from '../../workers/days.ts'
 import { Accepted } from './Accepted.tsx'
-import { Strip } from './Strip.tsx'
+import { Strip, stopNames } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
 export function OrderFrame() {
@@ -73,6 +73,7 @@ function Order() {
     <>
       <PageHead
         title={order.title}
+        part={(stopNames as Record<string, string>)[location.pathname.split('/')[3] ?? '']}
         line={`${pieceWords(order.pieces)} — ${travelWords[order.travel]} ${shortMoment(order.collectAt)}`}
         actions={
           <>

@@ -21,6 +21,16 @@ const stopOf: Record<Advice['about']['kind'], string> = {
   icing: 'brief',
 }
 
+/** The stops of the line of work by their addresses, in order. */
+export const stopNames = {
+  brief: 'Brief',
+  pieces: 'Pieces',
+  colours: 'Colours',
+  bags: 'Bags',
+  icing: 'Icing',
+  timeline: 'Timeline',
+} as const
+
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
 export function Strip({ days }: { days: Days }) {
   const { order, plan, before, workshop } = useOrderEditor()
@@ -34,17 +44,17 @@ export function Strip({ days }: { days: Days }) {
   })
   const now = plan ? figures(plan) : {}
   const then = before ? figures(before) : {}
-  const stops: { to: string; name: string; figure: string | undefined; note?: string }[] = [
-    { to: 'brief', name: 'Brief', figure: shortMoment(order.collectAt) },
-    { to: 'pieces', name: 'Pieces', figure: now.pieces },
-    { to: 'colours', name: 'Colours', figure: now.colours },
-    { to: 'bags', name: 'Bags', figure: now.bags },
-    { to: 'icing', name: 'Icing', figure: now.icing },
-    { to: 'timeline', name: 'Timeline', figure: startWords(days, weekMoment), note: handsWords(days) },
+  const stops: { to: keyof typeof stopNames; figure: string | undefined; note?: string }[] = [
+    { to: 'brief', figure: shortMoment(order.collectAt) },
+    { to: 'pieces', figure: now.pieces },
+    { to: 'colours', figure: now.colours },
+    { to: 'bags', figure: now.bags },
+    { to: 'icing', figure: now.icing },
+    { to: 'timeline', figure: startWords(days, weekMoment), note: handsWords(days) },
   ]
   return (
     <nav aria-label="Line of work" className={css.strip}>
-      {stops.map(({ to, name, figure, note }) => {
+      {stops.map(({ to, figure, note }) => {
         const wants =
           plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to) ||
           (to === 'timeline' && wantsDecision(days))
@@ -52,7 +62,7 @@ export function Strip({ days }: { days: Days }) {
         return (
           <NavLink key={to} to={to} className={css.stop}>
             <span className={css.name}>
-              {name}
+              {stopNames[to]}
               {wants && (
                 <span className={css.wants}>
                   <FlagMark /> decide
