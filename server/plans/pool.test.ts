@@ -37,9 +37,15 @@ describe('plans on threads of their own', () => {
     const teaTask = taskOf({ order: tea, workshop: starterWorkshop })
     const endless = hostileOrders().find((o) => o.name === '2 pieces of endless strokes')!
     const refused = pool.plan(taskOf(endless)).catch(({ code, message }: ProblemError) => ({ code, message }))
+    // a machine that is busy with other tests too may ask to come back, as it asks everybody
+    const inTime = (ask: () => Promise<Uint8Array>): Promise<string> =>
+      textOf(ask()).catch((error: ProblemError) => {
+        if (error.code === 'busy') return inTime(ask)
+        throw error
+      })
     const tables = await Promise.all([
-      textOf(pool.plan(teaTask)),
-      textOf(pool.table({ ...teaTask, table: 'bags' })),
+      inTime(() => pool.plan(teaTask)),
+      inTime(() => pool.table({ ...teaTask, table: 'bags' })),
     ])
     expect([JSON.parse(tables[0]!).orderId, tables[1]]).toEqual(['a', '\r\n'])
     expect(await refused).toEqual({

@@ -14,23 +14,30 @@ const LARGEST_UPLOAD = '256mb'
 /** Ten thousand orders take about ten seconds. */
 const DEADLINE_MS = 300_000
 
-/** The whole bakery out and in, and how old the last backup is. */
-export function backupRoutes({ orm, databaseUrl }: AppContext): Router {
-  const router = Router()
-  const threads = new Piscina<BackupTask, BackupAnswer>({
+/** How long the thread stays up: whoever looks at a file restores it or looks at the next one soon. */
+const IDLE_MS = 60_000
+
+let started: Piscina<BackupTask, BackupAnswer> | null = null
+function thread() {
+  started ??= new Piscina<BackupTask, BackupAnswer>({
     filename: fileURLToPath(new URL('../backup/worker.ts', import.meta.url)),
     execArgv: ['--import', 'tsx'],
     minThreads: 0,
     maxThreads: 1,
-    idleTimeout: 10_000,
+    idleTimeout: IDLE_MS,
   })
+  return started
+}
 
-  async function work<T>(task: BackupTask): Promise<T> {
-    const answer = await threads.run(task)
-    if ('problem' in answer) throw new ProblemError(...answer.problem)
-    return answer.done as T
-  }
+async function work<T>(task: BackupTask): Promise<T> {
+  const answer = await thread().run(task)
+  if ('problem' in answer) throw new ProblemError(...answer.problem)
+  return answer.done as T
+}
 
+/** The whole bakery out and in, and how old the last backup is. */
+export function backupRoutes({ orm, databaseUrl }: AppContext): Router {
+  const router = Router()
   route(router, orm, endpoints.age, async ({ em }) => {
     const [row] = await em.execute<{ at: Date | string | null }[]>(
       'select backed_up_at as at from settings where id = ?',
