@@ -10,12 +10,29 @@ import { openingSchema } from './tips/index.ts'
 type Path = (string | number)[]
 const demo = JSON.parse(readFileSync(new URL('../demo/observatory.json', import.meta.url), 'utf8'))
 
-/** Every number, text, list and object in a document, and where it stands. */
-function* places(value: unknown, path: Path = []): Generator<[Path, unknown]> {
-  if (path.length > 0) yield [path, value]
+/**
+ * Every number, text, list and object in a document, and where it stands; of entries of one kind, whatever list they are in,
+ * each field once.
+ */
+function* places(
+  value: unknown,
+  path: Path = [],
+  field = '',
+  seen = new Set<string>(),
+): Generator<[Path, unknown]> {
+  if (path.length > 0 && !seen.has(`${field} ${typeof value}`)) yield [path, value]
+  seen.add(`${field} ${typeof value}`)
   if (value === null || typeof value !== 'object') return
-  for (const [key, inner] of Object.entries(value))
-    yield* places(inner, [...path, Array.isArray(value) ? Number(key) : key])
+  const { kind, family } = value as { kind?: string; family?: string }
+  for (const [key, inner] of Object.entries(value)) {
+    const index = Array.isArray(value)
+    yield* places(
+      inner,
+      [...path, index ? Number(key) : key],
+      `${field}${kind ?? family ?? ''}/${index ? '' : key}`,
+      seen,
+    )
+  }
 }
 
 /** The document with one place set to something else. */
@@ -84,7 +101,7 @@ describe.each(documents)('%s with one field spoiled', (_, schema, document) => {
       }
       for (const far of [-1e9, 1e9]) refused += said(schema, document, path, far).length > 0 ? 1 : 0
     }
-    expect(refused).toBeGreaterThan(60)
+    expect(refused).toBeGreaterThan(50)
   })
 
   it('a text that is too long or is no text, a list that is none, and what is missing, too', () => {

@@ -50,11 +50,15 @@ export class Field {
   /** Lays a ball of icing. */
   lay(x: number, y: number, z: number, radiusMm: number): void {
     const reach = radiusMm + BAND_MM
-    const [nx, ny, nz] = [this.#nx, this.#ny, this.#nz]
+    const nx = this.#nx
+    const ny = this.#ny
+    const nz = this.#nz
     const cells = this.#cells
     const cell = this.#cell
-    const [fx, fy, fz] = [(x - this.#x) / this.#cell, (y - this.#y) / this.#cell, (z - this.#z) / this.#cell]
-    const span = reach / this.#cell
+    const fx = (x - this.#x) / cell
+    const fy = (y - this.#y) / cell
+    const fz = (z - this.#z) / cell
+    const span = reach / cell
     const j0 = Math.max(0, Math.ceil(fy - span))
     const j1 = Math.min(ny - 1, Math.floor(fy + span))
     const k0 = Math.max(0, Math.ceil(fz - span))
@@ -125,7 +129,9 @@ export class Field {
     const nx = this.#nx
     const nxy = nx * this.#ny
     const o = k * nxy + j * nx + i
-    const [a, b, c] = [fx - i, fy - j, fz - k]
+    const a = fx - i
+    const b = fy - j
+    const c = fz - k
     const near = mix(mix(cells[o]!, cells[o + 1]!, a), mix(cells[o + nx]!, cells[o + nx + 1]!, a), b)
     const p = o + nxy
     const far = mix(mix(cells[p]!, cells[p + 1]!, a), mix(cells[p + nx]!, cells[p + nx + 1]!, a), b)

@@ -77,18 +77,30 @@ function cross(
   tall: number,
   side: number,
 ): void {
-  const [ax, ay, bx, by, cx, cy] = [p[a]!, p[a + 1]!, p[b]!, p[b + 1]!, p[c]!, p[c + 1]!]
-  const [abx, aby, bcx, bcy] = [bx - ax, by - ay, cx - bx, cy - by]
+  // most triangles are smaller than a column is wide, and lie between the middles of two
+  const ax = p[a]!
+  const bx = p[b]!
+  const cx = p[c]!
+  const i0 = Math.max(0, Math.ceil((Math.min(ax, bx, cx) - left) / side - 0.5))
+  const i1 = Math.min(wide - 1, Math.floor((Math.max(ax, bx, cx) - left) / side - 0.5))
+  if (i0 > i1) return
+  const ay = p[a + 1]!
+  const by = p[b + 1]!
+  const cy = p[c + 1]!
+  const j0 = Math.max(0, Math.ceil((Math.min(ay, by, cy) - low) / side - 0.5))
+  const j1 = Math.min(tall - 1, Math.floor((Math.max(ay, by, cy) - low) / side - 0.5))
+  if (j0 > j1) return
+  const abx = bx - ax
+  const aby = by - ay
+  const bcx = cx - bx
+  const bcy = cy - by
   const area = abx * (cy - ay) - aby * (cx - ax)
   if (area === 0) return
   const way = area > 0 ? -1 : 1
-  const i0 = Math.max(0, Math.ceil((Math.min(ax, bx, cx) - left) / side - 0.5))
-  const i1 = Math.min(wide - 1, Math.floor((Math.max(ax, bx, cx) - left) / side - 0.5))
-  const j0 = Math.max(0, Math.ceil((Math.min(ay, by, cy) - low) / side - 0.5))
-  const j1 = Math.min(tall - 1, Math.floor((Math.max(ay, by, cy) - low) / side - 0.5))
   for (let j = j0; j <= j1; j++) {
     const y = low + (j + 0.5) * side
-    const [fromA, fromB] = [abx * (y - ay), bcx * (y - by)]
+    const fromA = abx * (y - ay)
+    const fromB = bcx * (y - by)
     for (let i = i0; i <= i1; i++) {
       const x = left + (i + 0.5) * side
       const wc = (fromA - aby * (x - ax)) / area
