@@ -42,6 +42,10 @@ test('make a bouquet of cupcakes with a vase, fill it, and bridge a gap that sho
   await expect(piece.getByText('One to six letters or digits.')).toBeVisible()
   await piece.getByRole('combobox', { name: 'Laid as' }).click()
   await page.getByRole('option', { name: 'Fan' }).click()
+  await stored(page, 'bouquet', ({ pieces }) => {
+    const shape = pieces.at(-1)?.shape
+    return shape?.kind === 'bouquet' && shape.outline.kind === 'fan' && shape.at.length === 12
+  })
 
   await piece.getByRole('button', { name: 'Add a flower' }).click()
   await page.getByLabel('Search the library').fill('ranunculus')

@@ -200,7 +200,7 @@ test('an order file with another recipe under a known id does not swap it silent
 })
 
 test.describe('where the clocks change', () => {
-  test.use({ timezoneId: 'Europe/Berlin', locale: 'de-DE' })
+  test.use({ stranger: true, timezoneId: 'Europe/Berlin', locale: 'de-DE' })
   test('a time that they skip is told at entry, with the one to take', async ({ page }) => {
     const made = await (
       await page.request.post('/api/orders', { data: { title: 'Early one', collectAt: '2031-03-30T04:30' } })

@@ -29,6 +29,7 @@ async function begin(page: Page, id: string): Promise<void> {
   await page.request.post('/api/orders/import', { data: { format: 'kanten-order', schemaVersion: 2, order } })
 }
 
+test.use({ stranger: true })
 const at = (page: Page, moment: string) => page.clock.setFixedTime(new Date(`${moment}:00`))
 
 test('an order too late for one pair of hands: accept what is offered, and see it fit', async ({ page }) => {
