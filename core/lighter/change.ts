@@ -1,7 +1,7 @@
 import { flowersOn } from '../model/arrangements.ts'
 import type { Layout } from '../model/layout.ts'
-import { takeOff } from '../model/onPiece.ts'
-import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import { onPlaced, takeOff } from '../model/onPiece.ts'
+import type { Order, Piece } from '../model/order.ts'
 import { setOnSchema } from '../model/setOn.ts'
 import { type Change, withChanges } from '../plan/fewer/change.ts'
 import { replaceColour } from '../plan/remedies.ts'
@@ -74,21 +74,6 @@ function changed(order: Order, change: LighterChange): Order {
         ...order,
         pieces: order.pieces.map((p) => (p.id === change.pieceId ? fewerOn(p, change) : p)),
       }
-  }
-}
-
-function onPlaced(
-  order: Order,
-  { pieceId, placedId }: { pieceId: string; placedId: string },
-  how: (placed: PlacedFlower) => PlacedFlower,
-): Order {
-  return {
-    ...order,
-    pieces: order.pieces.map((piece) =>
-      piece.id === pieceId
-        ? { ...piece, flowers: piece.flowers.map((f) => (f.id === placedId ? how(f) : f)) }
-        : piece,
-    ),
   }
 }
 

@@ -79,6 +79,30 @@ function withoutUnused(piece: Piece): Piece {
   }
 }
 
+/** One flower of one piece changed; every other piece is the same object as before. */
+export function onPlaced(
+  order: Order,
+  { pieceId, placedId }: { pieceId: string; placedId: string },
+  change: (placed: PlacedFlower) => PlacedFlower,
+): Order {
+  return {
+    ...order,
+    pieces: order.pieces.map((piece) =>
+      piece.id === pieceId ? withFlowers(piece, (f) => (f.id === placedId ? change(f) : f)) : piece,
+    ),
+  }
+}
+
+/** Every flower of every piece gone through. */
+export function mapPlaced(order: Order, change: (placed: PlacedFlower, piece: Piece) => PlacedFlower): Order {
+  return { ...order, pieces: order.pieces.map((piece) => withFlowers(piece, (f) => change(f, piece))) }
+}
+
+const withFlowers = (piece: Piece, change: (placed: PlacedFlower) => PlacedFlower): Piece => ({
+  ...piece,
+  flowers: piece.flowers.map(change),
+})
+
 /** A flower, or something else that is put on, taken off a piece, and with it every place where it stands. */
 export function takeOff(order: Order, pieceId: string, placedId: string): Order {
   return {

@@ -1,5 +1,5 @@
-import { takeOff } from '../model/onPiece.ts'
-import type { Order, Piece, PlacedFlower } from '../model/order.ts'
+import { mapPlaced, onPlaced, takeOff } from '../model/onPiece.ts'
+import type { Order, Piece } from '../model/order.ts'
 import type { PlanFigures, Remedy } from '../model/plan.ts'
 import { recoloured } from '../model/recolour.ts'
 import { respread } from '../model/spreads.ts'
@@ -37,26 +37,17 @@ export function applyRemedy(order: Order, remedy: Remedy, plan: PlanFigures): Or
         coat: { colourId: remedy.colourId, thicknessMm: THIN_COAT_MM, stiffness: 'medium' },
       }))
     case 'setPerPiece':
-      return mapPlaced(order, (placed, piece) =>
-        piece.id === remedy.pieceId && placed.id === remedy.placedId
-          ? { ...placed, placement: { kind: 'each', perPiece: remedy.perPiece } }
-          : placed,
-      )
+      return onPlaced(order, remedy, (placed) => ({
+        ...placed,
+        placement: { kind: 'each', perPiece: remedy.perPiece },
+      }))
     case 'setBatch':
       return {
-        ...mapPlaced(order, (placed, piece) =>
-          piece.id === remedy.pieceId && placed.id === remedy.placedId
-            ? { ...placed, batch: remedy.squares }
-            : placed,
-        ),
+        ...onPlaced(order, remedy, (placed) => ({ ...placed, batch: remedy.squares })),
         arrangement: null,
       }
     case 'setSize':
-      return mapPlaced(order, (placed, piece) =>
-        piece.id === remedy.pieceId && placed.id === remedy.placedId
-          ? { ...placed, sizeMm: remedy.sizeMm }
-          : placed,
-      )
+      return onPlaced(order, remedy, (placed) => ({ ...placed, sizeMm: remedy.sizeMm }))
   }
 }
 
@@ -73,11 +64,4 @@ export function replaceColour(order: Order, fromId: string, intoId: string): Ord
 
 function mapPieces(order: Order, pieceId: string, change: (piece: Piece) => Piece): Order {
   return { ...order, pieces: order.pieces.map((p) => (p.id === pieceId ? change(p) : p)) }
-}
-
-function mapPlaced(order: Order, change: (placed: PlacedFlower, piece: Piece) => PlacedFlower): Order {
-  return {
-    ...order,
-    pieces: order.pieces.map((piece) => ({ ...piece, flowers: piece.flowers.map((f) => change(f, piece)) })),
-  }
 }

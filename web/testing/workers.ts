@@ -6,6 +6,8 @@ const modules: Record<string, () => Promise<unknown>> = {
   'planner.worker.ts': () => import('../workers/planner.worker.ts'),
   'colour.worker.ts': () => import('../workers/colour.worker.ts'),
   'bags.worker.ts': () => import('../workers/bags.worker.ts'),
+  'days.worker.ts': () => import('../workers/days.worker.ts'),
+  'lighter.worker.ts': () => import('../workers/lighter.worker.ts'),
   'solid.worker.ts': () => import('../workers/solid.worker.ts'),
 }
 

@@ -1,5 +1,6 @@
 import { greedy } from '../../bags/greedy.ts'
 import { simulate } from '../../bags/simulate.ts'
+import { onPlaced } from '../../model/onPiece.ts'
 import type { Order } from '../../model/order.ts'
 import type { Workshop } from '../../model/workshop.ts'
 import { orderBags } from '../bagProblem.ts'
@@ -33,15 +34,8 @@ const LEAST_GAIN = 3
 
 /** The order with a flower piped over so many squares at a time. */
 export function inBatches(order: Order, pieceId: string, placedId: string, squares: number | null): Order {
-  return {
-    ...order,
-    arrangement: null,
-    pieces: order.pieces.map((p) =>
-      p.id === pieceId
-        ? { ...p, flowers: p.flowers.map((f) => (f.id === placedId ? { ...f, batch: squares } : f)) }
-        : p,
-    ),
-  }
+  const other = onPlaced(order, { pieceId, placedId }, (placed) => ({ ...placed, batch: squares }))
+  return { ...other, arrangement: null }
 }
 
 /**
