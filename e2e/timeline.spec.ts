@@ -1,4 +1,7 @@
+import { readFile } from 'node:fs/promises'
 import { parse } from 'node:path'
+import type { Locator } from '@playwright/test'
+import Papa from 'papaparse'
 import { convertIcsCalendar } from 'ts-ics'
 import { starterWorkshop } from '../core/catalogue/starter.ts'
 import type { Order } from '../core/model/order.ts'
@@ -114,14 +117,16 @@ test('take the timetable into another calendar, and again after a change: every 
   await begin(page, 'calendar')
   await at(page, '2027-08-10T09:00')
   await page.goto('/orders/calendar/timeline')
-  const take = async () => {
+  const saved = async (button: Locator, ending: string) => {
     const coming = page.waitForEvent('download')
-    await page.getByRole('link', { name: 'Calendar file' }).click()
+    await button.click()
     const file = await coming
-    expect(parse(file.suggestedFilename()).ext).toBe('.ics')
-    const text = await (await import('node:fs/promises')).readFile(await file.path(), 'utf8')
-    return convertIcsCalendar(undefined, text).events!
+    expect(parse(file.suggestedFilename()).ext).toBe(ending)
+    return readFile(await file.path(), 'utf8')
   }
+  const take = async () =>
+    convertIcsCalendar(undefined, await saved(page.getByRole('link', { name: 'Calendar file' }), '.ics'))
+      .events!
   const before = await take()
   const mix = before.find((e) => e.summary.startsWith('Mix: Cream'))!
   const bar = await page.getByRole('button', { name: /^Mix: Cream/ }).getAttribute('aria-label')
@@ -139,6 +144,20 @@ test('take the timetable into another calendar, and again after a change: every 
   expect(after.map((e) => e.uid).sort()).toEqual(before.map((e) => e.uid).sort())
   const moved = after.find((e) => e.uid === mix.uid)!
   expect(moved.start.date.getTime() - mix.start.date.getTime()).toBe(3 * 3_600_000)
+
+  // the week has the same tasks under the same names; only bowls are shared with the orders of other tests
+  await page.goto('/week/table')
+  const as = async (name: string, ending: string) => {
+    await page.getByRole('button', { name: 'Save as…' }).click()
+    return saved(page.getByRole('menuitem', { name }), ending)
+  }
+  const week = convertIcsCalendar(undefined, await as('Calendar (iCalendar)', '.ics')).events!
+  const uids = new Set(week.map((e) => e.uid))
+  const piped = after.filter((e) => e.summary.startsWith('Pipe'))
+  expect(piped.length).toBeGreaterThan(2)
+  for (const { uid } of piped) expect(uids.has(uid)).toBe(true)
+  const rows = Papa.parse<{ order: string }>(await as('Table (CSV)', '.csv'), { header: true }).data
+  expect(rows.filter((r) => r.order === 'On trial').length).toBeGreaterThan(0)
 })
 
 test('take a lighter version in part, and bring the other back', async ({ page }) => {

@@ -12,10 +12,11 @@ const written = (minute: number) => new Date(minute * 60_000)
 
 /**
  * A timetable as an iCalendar file (RFC 5545): every task as an event in local time, and each collection.
- * @param stamp moment of writing.
- * @param sequence higher than that of any file written before.
+ * @param stamp moment of writing: a later file is known as the later one by it.
  */
-export function calendarFile(table: Timetable, name: string, stamp: Date, sequence: number): string {
+export function calendarFile(table: Timetable, name: string, stamp: Date): string {
+  // minutes only ever grow
+  const sequence = Math.floor(stamp.getTime() / 60_000)
   // a name is one line
   const calendar = ical({
     name: name.replaceAll(/\s+/g, ' '),

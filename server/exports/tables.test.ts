@@ -2,9 +2,10 @@ import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { starterWorkshop } from '#core/catalogue/starter'
+import { toCsv } from '#core/files/csv'
 import { orderFileSchema } from '#core/files/orderFile'
 import { planOrder } from '#core/plan/index'
-import { type TableName, tableCsv, tableNames, toCsv } from './tables.ts'
+import { type TableName, tableCsv, tableNames } from './tables.ts'
 
 const { order } = orderFileSchema.parse(
   JSON.parse(readFileSync(new URL('../../demo/observatory.json', import.meta.url), 'utf8')),

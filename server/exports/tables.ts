@@ -1,13 +1,11 @@
-import Papa from 'papaparse'
+import { type CsvRow, toCsv } from '#core/files/csv'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { describeOpening } from '#core/tips/index'
+import { timelineTable } from './timeline.ts'
 
-import { timelineRows } from './timeline.ts'
-
-type Row = Record<string, string | number | null>
-type Table = (plan: Plan, order: Order, workshop: Workshop) => Row[]
+type Table = (plan: Plan, order: Order, workshop: Workshop) => CsvRow[]
 
 const round = (value: number, decimals = 1) => Math.round(value * 10 ** decimals) / 10 ** decimals
 
@@ -92,7 +90,7 @@ const tables = {
       })),
     )
   },
-  timeline: timelineRows,
+  timeline: timelineTable,
 } satisfies Record<string, Table>
 
 export type TableName = keyof typeof tables
@@ -101,18 +99,4 @@ export const tableNames = Object.keys(tables) as TableName[]
 /** One table of a plan as CSV. */
 export function tableCsv(name: TableName, plan: Plan, order: Order, workshop: Workshop): string {
   return toCsv(tables[name](plan, order, workshop))
-}
-
-/** Where a cell, or a line within one, begins as a spreadsheet's formula does; full-width signs count too. */
-const FORMULA = /(^|[\r\n])(\s*)(?=[=+\-@\uff1d\uff0b\uff0d\uff20])|^(?=[\t\r])/g
-
-/** Text that a spreadsheet shows and does not run. */
-const asText = (cell: Row[string]) => (typeof cell === 'string' ? cell.replace(FORMULA, "$1$2'") : cell)
-
-/** Rows as CSV with a header line, CRLF, and cells that a spreadsheet would run as formulas quoted as text. */
-export function toCsv(rows: Row[]): string {
-  const safe = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, asText(cell)])),
-  )
-  return `${Papa.unparse(safe)}\r\n`
 }

@@ -10,6 +10,7 @@ import { BenchDays } from '#core/timeline/day'
 import { loadByDay } from '#core/timeline/load'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { calendarFor } from '../parts/calendar.ts'
+import { stubBrowser } from '../testing/browser.ts'
 import { Bands } from './Bands.tsx'
 import { bandLayout, chainPath } from './layout.ts'
 import { misfitWords } from './misfitWords.ts'
@@ -21,17 +22,7 @@ vi.mock('@mantine/hooks', async (real) => ({
   ...(await real<object>()),
   useElementSize: () => ({ ref: () => {}, width: 1000, height: 400 }),
 }))
-beforeAll(() => {
-  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-})
+beforeAll(stubBrowser)
 afterEach(cleanup)
 
 const order = demoOrder('observatory')

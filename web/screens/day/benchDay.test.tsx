@@ -11,6 +11,7 @@ import { bagCount, bowlCount } from '#core/plan/counts'
 import { planFigures } from '#core/plan/index'
 import { schools } from '#core/plan/schools'
 import { demoOrder, demoWorkshop } from '#core/plan/testing'
+import { stubBrowser } from '../../testing/browser.ts'
 import { BenchDay } from './BenchDay.tsx'
 
 const workshop = demoWorkshop()
@@ -27,9 +28,7 @@ vi.mock('../../workers/planner.ts', () => ({
       : wanted.map((o) => ({ plan: { ...planFigures(o, workshop), advice: [] }, faults: [] })),
 }))
 
-beforeAll(() => {
-  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
-})
+beforeAll(stubBrowser)
 afterEach(cleanup)
 
 const [first, second] = [demoOrder('allotment'), demoOrder('reading-room')]

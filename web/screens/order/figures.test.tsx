@@ -12,6 +12,7 @@ import type { Workshop } from '#core/model/workshop'
 import { planFigures } from '#core/plan/index'
 import { schools } from '#core/plan/schools'
 import { demoOrder, demoWorkshop, orders } from '#core/plan/testing'
+import { stubBrowser } from '../../testing/browser.ts'
 import { Bags } from './bags/Bags.tsx'
 import { Brief } from './brief/Brief.tsx'
 import { Amounts } from './icing/Amounts.tsx'
@@ -32,20 +33,7 @@ vi.mock('../../workers/bags.ts', () => ({
   useBagSearch: () => ({ state: null, running: false, start() {}, stop() {} }),
 }))
 
-beforeAll(() => {
-  const media = { matches: false, addEventListener() {}, removeEventListener() {} }
-  vi.stubGlobal('matchMedia', () => media)
-  // a field of many lines grows with its font
-  Object.defineProperty(document, 'fonts', { value: media })
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-})
+beforeAll(stubBrowser)
 afterEach(cleanup)
 
 const show = (of: Shown, screenOf: ReactNode) => {

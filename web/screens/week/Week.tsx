@@ -17,6 +17,7 @@ import { misfitWords } from '../../timetable/misfitWords.ts'
 import { TaskTable } from '../../timetable/TaskTable.tsx'
 import parts from '../order/timeline/Timeline.module.css'
 import { LoadChart } from './LoadChart.tsx'
+import { SaveWeek } from './SaveWeek.tsx'
 import css from './Week.module.css'
 
 const DAYS_SHOWN = 8
@@ -32,17 +33,20 @@ export function Week() {
         title="Week"
         line="All orders to come on one bench: they share hands, mixer, shelves, and bowls of equal colours"
         actions={
-          <nav aria-label="Parts of the week" className={parts.parts}>
-            {[
-              ['', 'Days'],
-              ['/table', 'Table'],
-              ['/limits', 'Hours and limits'],
-            ].map(([to, name]) => (
-              <NavLink key={name} to={`/week${to}`} end>
-                {name}
-              </NavLink>
-            ))}
-          </nav>
+          <>
+            <nav aria-label="Parts of the week" className={parts.parts}>
+              {[
+                ['', 'Days'],
+                ['/table', 'Table'],
+                ['/limits', 'Hours and limits'],
+              ].map(([to, name]) => (
+                <NavLink key={name} to={`/week${to}`} end>
+                  {name}
+                </NavLink>
+              ))}
+            </nav>
+            {days.table && workshop && <SaveWeek table={days.table} bakery={workshop.settings.bakery} />}
+          </>
         }
       />
       {part === 'limits' ? <DayLimits /> : <Coming days={days} asTable={part === 'table'} />}

@@ -11,6 +11,7 @@ import { planFigures } from '#core/plan/index'
 import { allIn, demoWorkshop, wearing } from '#core/plan/testing'
 import { momentOf } from '#core/timeline/clock'
 import { BenchDays } from '#core/timeline/day'
+import { stubBrowser } from '../../testing/browser.ts'
 import { HereWorker } from '../../testing/workers.ts'
 import { Accepted } from '../order/Accepted.tsx'
 import { Week } from './Week.tsx'
@@ -30,18 +31,7 @@ vi.mock('../../data/orderEditor.tsx', () => ({ useOrderEditor: () => ({ order: o
 vi.mock('./LoadChart.tsx', () => ({ LoadChart: () => null }))
 vi.stubGlobal('Worker', HereWorker)
 
-beforeAll(() => {
-  const nothing = { matches: false, addEventListener() {}, removeEventListener() {} }
-  vi.stubGlobal('matchMedia', () => nothing)
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-})
+beforeAll(stubBrowser)
 afterEach(cleanup)
 
 /** Days from today, at an hour of the morning, where the bakery is. */

@@ -10,6 +10,7 @@ import type { Order } from '#core/model/order'
 import { applied } from '#core/plan/fewer/offer'
 import { demoOrder, demoWorkshop } from '#core/plan/testing'
 import { formatMinutes } from '#core/units'
+import { stubBrowser } from '../../../testing/browser.ts'
 import { HereWorker } from '../../../testing/workers.ts'
 import { LighterPart } from './LighterPart.tsx'
 import { OneTip } from './OneTip.tsx'
@@ -32,9 +33,7 @@ vi.mock('../../../data/orderEditor.tsx', () => ({
 vi.mock('../../../drawings/PiecePicture.tsx', () => ({ PiecePicture: () => null }))
 vi.stubGlobal('Worker', HereWorker)
 
-beforeAll(() => {
-  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
-})
+beforeAll(stubBrowser)
 afterEach(cleanup)
 const patient = { timeout: 30_000 }
 
