@@ -23,6 +23,8 @@ export const backupKinds = [
   'dyes',
   'weighings',
   'looks',
+  'runs',
+  'noted',
 ] as const
 export type BackupKind = (typeof backupKinds)[number]
 

@@ -1,4 +1,5 @@
 import { backupEndpoints } from './backup.ts'
+import { benchEndpoints } from './bench.ts'
 import { deletedEndpoints } from './deleted.ts'
 import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
@@ -13,6 +14,7 @@ export const allEndpoints: readonly Endpoint[] = [
   healthEndpoints,
   sessionEndpoints,
   orderEndpoints,
+  benchEndpoints,
   workshopEndpoints,
   weighingEndpoints,
   dyeEndpoints,

@@ -15,6 +15,7 @@ import { notFound, problemHandler } from './http/problems.ts'
 import { sessions } from './http/session.ts'
 import type { PlanPool } from './plans/pool.ts'
 import { backupRoutes } from './resources/backup.ts'
+import { benchRoutes } from './resources/bench.ts'
 import { deletedRoutes } from './resources/deleted.ts'
 import { dyeRoutes } from './resources/dyes.ts'
 import { flowerRoutes } from './resources/flowers.ts'
@@ -105,6 +106,7 @@ function api(context: AppContext, passphrase: string | null): express.Router {
   })
   router.use(
     orderRoutes(context),
+    benchRoutes(context),
     workshopRoutes(context),
     flowerRoutes(context),
     icingRoutes(context),

@@ -1,5 +1,6 @@
 import { Migrator } from '@mikro-orm/migrations'
 import { MikroORM } from '@mikro-orm/postgresql'
+import { BenchEventRow, RunRow } from './entities/bench.ts'
 import { DyeRow, MixRow } from './entities/dye.ts'
 import { OrderRow } from './entities/order.ts'
 import { WeighingRow } from './entities/weighing.ts'
@@ -16,7 +17,10 @@ const PATIENCE_MS = 4000
 export function connect(clientUrl: string, { patient = false } = {}): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl,
-    entities: [OrderRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow, DyeRow, MixRow],
+    entities: [
+      ...[OrderRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow, DyeRow, MixRow],
+      ...[RunRow, BenchEventRow],
+    ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     forceUtcTimezone: true,

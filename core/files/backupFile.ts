@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { idSchema } from '../common.ts'
 import { lookSchema } from '../logbook/look.ts'
 import { weighingSchema } from '../logbook/weighing.ts'
+import { benchEventSchema, frozenSchema } from '../model/bench.ts'
 import { dyeSchema } from '../model/dye.ts'
 import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'
@@ -44,6 +45,12 @@ export const backupFileSchema = z
     dyes: z.array(z.object({ dye: dyeSchema.omit({ learnt: true }), deletedAt })),
     weighings: z.array(weighingSchema),
     looks: z.array(lookSchema),
+    /** Orders being worked, as they were frozen. */
+    runs: z
+      .array(z.object({ id: idSchema, orderId: idSchema, begunAt: moment, frozen: frozenSchema }))
+      .default([]),
+    /** What was noted at the bench, in the order in which it came in. */
+    noted: z.array(z.object({ runId: idSchema, heardAt: moment, event: benchEventSchema })).default([]),
     /** Rows that the program which saved this could not read, as its database had them. */
     unread: z
       .array(z.object({ table: z.string().max(40), row: z.record(z.string(), z.unknown()) }))
@@ -67,7 +74,10 @@ export type BackupFile = z.infer<typeof backupFileSchema>
 
 /** What a backup holds of each kind, by id. */
 export function backupIds(
-  file: Pick<BackupFile, 'orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks'>,
+  file: Pick<
+    BackupFile,
+    'orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks' | 'runs' | 'noted'
+  >,
 ) {
   return {
     orders: file.orders.map((o) => o.order.id),
@@ -78,6 +88,8 @@ export function backupIds(
     dyes: file.dyes.map((d) => d.dye.id),
     weighings: file.weighings.map((w) => w.id),
     looks: file.looks.map((l) => l.id),
+    runs: file.runs.map((r) => r.id),
+    noted: file.noted.map((n) => n.event.id),
   }
 }
 

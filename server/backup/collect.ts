@@ -1,13 +1,24 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import type { z } from 'zod'
 import { type BackupFile, backupFileSchema } from '#core/files/backupFile'
+import { BenchEventRow, RunRow } from '../entities/bench.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
 import { OrderRow } from '../entities/order.ts'
 import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 import { SETTINGS_ID } from '../workshop/load.ts'
 
-type List = 'orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks'
+type List =
+  | 'orders'
+  | 'flowers'
+  | 'icings'
+  | 'tips'
+  | 'bags'
+  | 'dyes'
+  | 'weighings'
+  | 'looks'
+  | 'runs'
+  | 'noted'
 
 const iso = (date: Date | null | undefined) => date?.toISOString() ?? null
 const { shape } = backupFileSchema
@@ -23,9 +34,10 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
     rows: readonly R[],
     toEntry: (row: R) => unknown,
   ): BackupFile[L] {
-    const element = shape[list].element as z.ZodType<BackupFile[L][number]>
+    const of = shape[list]
+    const { element } = 'element' in of ? of : of.unwrap()
     return rows.flatMap((row) => {
-      const parsed = element.safeParse(toEntry(row))
+      const parsed = (element as z.ZodType<BackupFile[L][number]>).safeParse(toEntry(row))
       if (parsed.success) return [parsed.data]
       unread.push({ table, row: JSON.parse(JSON.stringify(row)) as Record<string, unknown> })
       return []
@@ -79,6 +91,18 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
       orderId: row.orderId ?? null,
       at: iso(row.at),
     })),
+    runs: read('runs', 'runs', await em.find(RunRow, {}, byId), (row) => ({
+      id: row.id,
+      orderId: row.orderId,
+      begunAt: iso(row.begunAt),
+      frozen: row.frozen,
+    })),
+    noted: read(
+      'noted',
+      'bench_events',
+      await em.find(BenchEventRow, {}, { orderBy: { number: 'asc' }, disableIdentityMap: true }),
+      (row) => ({ runId: row.runId, heardAt: iso(row.heardAt), event: row.event }),
+    ),
     unread,
   }
 }

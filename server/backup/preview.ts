@@ -61,21 +61,31 @@ const singular: Record<BackupKind, string> = {
   dyes: 'dye',
   weighings: 'weighing',
   looks: 'look at a bowl',
+  runs: 'order being worked',
+  noted: 'note from the bench',
 }
 
 /** An entry in words. */
 function nameOf(kind: BackupKind, entry: unknown): string {
-  const { order, flower, icing, dye, name, stamp, id, at } = entry as Record<string, never> & {
+  const { order, flower, icing, dye, frozen, event, name, stamp, id, at } = entry as Record<string, never> & {
     order?: { title: string }
     flower?: { name: string }
     icing?: { name: string }
     dye?: { name: string }
+    frozen?: { order: { title: string } }
+    event?: { kind: string; at: string }
     name?: string
     stamp?: string
     id?: string
     at?: string
   }
   const called =
-    order?.title ?? flower?.name ?? icing?.name ?? dye?.name ?? name ?? (stamp || at?.slice(0, 10) || id)
+    order?.title ??
+    frozen?.order.title ??
+    flower?.name ??
+    icing?.name ??
+    dye?.name ??
+    name ??
+    (stamp || (at ?? event?.at)?.slice(0, 10) || id)
   return `${singular[kind]} “${called}”`
 }

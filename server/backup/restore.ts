@@ -1,5 +1,6 @@
 import type { EntityManager, EntityName, RequiredEntityData } from '@mikro-orm/postgresql'
 import type { BackupFile } from '#core/files/backupFile'
+import { BenchEventRow, RunRow } from '../entities/bench.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
 import { OrderRow } from '../entities/order.ts'
 import { columnsOf } from '../entities/orderColumns.ts'
@@ -84,6 +85,22 @@ export async function restoreBackup(
     MixRow,
     file.looks.map((look) => ({ ...look, at: new Date(look.at) })),
   )
+  await put(
+    RunRow,
+    file.runs.map((run) => ({
+      ...run,
+      begunAt: new Date(run.begunAt),
+      planVersion: run.frozen.plan.schemaVersion,
+      version: versionOf('runs', run.id),
+    })),
+  )
+  // numbered anew, in their order: a tablet that has heard more asks from the beginning
+  await put(
+    BenchEventRow,
+    file.noted.map(({ runId, heardAt, event }) => ({
+      ...{ id: event.id, runId, event, heardAt: new Date(heardAt) },
+    })) as RequiredEntityData<BenchEventRow>[],
+  )
   await restoreUnread(em, file.unread)
   if (settings && file.settings) Object.assign(settings, { values: file.settings })
   else if (file.settings) em.create(SettingsRow, { id: SETTINGS_ID, values: file.settings })
@@ -96,7 +113,7 @@ export async function restoreBackup(
 /** Whoever has seen an earlier version of a row must not take the restored one for it. */
 async function nextVersions(em: EntityManager) {
   const next = new Map<string, number>()
-  for (const table of ['orders', 'flowers', 'icings', 'tips', 'bags', 'dyes']) {
+  for (const table of ['orders', 'flowers', 'icings', 'tips', 'bags', 'dyes', 'runs']) {
     const rows = await em.execute<{ id: string; version: number }[]>(`select id, version from ${table}`)
     for (const { id, version } of rows) next.set(`${table} ${id}`, version + 1)
   }

@@ -10,6 +10,8 @@ export const backedUpTables = [
   'dyes',
   'weighings',
   'mixes',
+  'runs',
+  'bench_events',
 ] as const
 
 /** Names the state of everything a backup would hold; any write to any of it gives another name. */

@@ -21,7 +21,9 @@ export function admission(): RequestHandler {
   const quick: Lane = { most: 4, inside: 0, waiting: [] }
   const slow: Lane = { most: 6, inside: 0, waiting: [] }
   return (req, res, next) => {
-    const lane = /\/(plan|backup)\b/.test(req.path) ? slow : quick
+    // a line that stays open asks for nothing
+    if (req.path.endsWith('/stream')) return next()
+    const lane = /\/(plan|backup|bench)$|\/(plan|backup)\b/.test(req.path) ? slow : quick
     let state: 'waiting' | 'inside' | 'gone' = 'waiting'
     const enter = () => {
       if (state !== 'waiting') return admitNext(lane)

@@ -3,6 +3,7 @@ import { Migration002Weighings } from './002Weighings.ts'
 import { Migration003Dyes } from './003Dyes.ts'
 import { Migration004WholeDocuments } from './004WholeDocuments.ts'
 import { Migration005CakesOfTiers } from './005CakesOfTiers.ts'
+import { Migration006Bench } from './006Bench.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   { name: '003Dyes', class: Migration003Dyes },
   { name: '004WholeDocuments', class: Migration004WholeDocuments },
   { name: '005CakesOfTiers', class: Migration005CakesOfTiers },
+  { name: '006Bench', class: Migration006Bench },
 ]

@@ -15,6 +15,8 @@ export interface PlanPool {
   table(about: About & { table: TableName }): Promise<Uint8Array>
   /** Its timetable as an iCalendar file. @throws as `plan` does. */
   calendar(about: About): Promise<Uint8Array>
+  /** The order frozen with its plan and its steps, as JSON. @throws as `plan` does. */
+  frozen(about: About): Promise<Uint8Array>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
@@ -75,6 +77,7 @@ export function planPool(): PlanPool {
     plan: (about) => run({ ...about, table: null }),
     table: ({ table, ...about }) => run({ ...about, table }),
     calendar: (about) => run({ ...about, table: 'calendar' }),
+    frozen: (about) => run({ ...about, table: 'frozen' }),
     ready,
     close: () => pool.destroy(),
   }

@@ -10,6 +10,7 @@ const slowPlans: PlanPool = {
   plan: () => slowly('{"slow":true}'),
   table: () => slowly('bag\r\n1'),
   calendar: () => slowly('BEGIN:VCALENDAR'),
+  frozen: () => slowly('{}'),
   ready: async () => {},
   close: async () => {},
 }

@@ -1,6 +1,8 @@
+import { freeze } from '#core/bench/freeze'
 import { issueFaults } from '#core/files/orderFile'
 import type { Fault } from '#core/model/faults'
 import { type Order, orderSchema } from '#core/model/order'
+import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { planOrder, UnplannableOrderError } from '#core/plan/index'
 import { isModest } from '#core/plan/limits'
@@ -19,8 +21,8 @@ export interface PlanTask {
   /** Whether it was checked by the present schema; one of another is read through it. */
   checked: boolean
   workshop: SharedWorkshop
-  /** One of the plan's tables as CSV, or its timetable as a calendar; null for the whole plan as JSON. */
-  table: TableName | 'calendar' | null
+  /** One of the plan's tables as CSV, its timetable as a calendar, or the order frozen for the bench; null for the whole plan as JSON. */
+  table: TableName | 'calendar' | 'frozen' | null
   limits: PlanLimits
   /** One integer in shared memory: 1 as soon as the work has begun, so that waiting is not taken for work. */
   begun: SharedArrayBuffer
@@ -65,14 +67,16 @@ export default function plan(task: PlanTask): PlanAnswer {
 
 function answer(order: Order, workshop: Workshop, table: PlanTask['table']): PlanAnswer {
   const made = planOrder(order, workshop)
-  const text =
-    table === null
-      ? JSON.stringify(made)
-      : table === 'calendar'
-        ? timelineCalendar(made, order, workshop)
-        : tableCsv(table, made, order, workshop)
+  const text = written(made, order, workshop, table)
   if (text.length > MOST_CHARACTERS) return { tooLarge: text.length }
   return { bytes: new TextEncoder().encode(text) }
+}
+
+function written(made: Plan, order: Order, workshop: Workshop, table: PlanTask['table']): string {
+  if (table === null) return JSON.stringify(made)
+  if (table === 'calendar') return timelineCalendar(made, order, workshop)
+  if (table === 'frozen') return JSON.stringify(freeze(order, made, workshop))
+  return tableCsv(table, made, order, workshop)
 }
 
 /** Loads everything that planning needs, so that the first plan need not wait for it. */

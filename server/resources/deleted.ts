@@ -105,6 +105,12 @@ export function deletedRoutes({ orm }: AppContext): Router {
       [id],
     )
     if (gone.length === 0) throw notFound(words[kind], id)
+    if (kind === 'orders') {
+      await em.execute('delete from bench_events where run_id in (select id from runs where order_id = ?)', [
+        id,
+      ])
+      await em.execute('delete from runs where order_id = ?', [id])
+    }
     return undefined
   })
 

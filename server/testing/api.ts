@@ -45,6 +45,7 @@ const sharedPlans: PlanPool = {
   plan: (about) => pool().plan(about),
   table: (about) => pool().table(about),
   calendar: (about) => pool().calendar(about),
+  frozen: (about) => pool().frozen(about),
   ready: () => pool().ready(),
   close: async () => {},
 }

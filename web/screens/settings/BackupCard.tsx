@@ -81,6 +81,8 @@ const words: Record<BackupKind, string> = {
   dyes: 'Dyes',
   weighings: 'Weighings',
   looks: 'Looks at bowls',
+  runs: 'Orders being worked',
+  noted: 'Notes from the bench',
 }
 
 /** What would change, before anything does: the way to keep what is here comes before the way to replace it. */
