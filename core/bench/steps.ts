@@ -113,18 +113,24 @@ function partsOf(a: Activity, of: Made): Part[] {
   }
 }
 
-/** A colour's bowl, a stiffness at a time. */
+/** A colour is tinted in one bowl; what is wanted softer is taken from it and thinned, a stiffness at a time. */
 function bowls(a: Activity, { plan }: Made): Part[] {
-  return plan.batches
-    .filter((b) => idOf.mix(b.icingKindId, b.colourId) === a.id)
-    .map((b) => ({
-      id: `${a.id} ${b.stiffness}`,
-      kind: 'mix',
-      where: b.stiffness,
-      batchIds: [b.id],
-      bags: b.bagNumbers,
-      grams: b.grams,
-    }))
+  const portions = plan.batches.filter((b) => idOf.mix(b.icingKindId, b.colourId) === a.id)
+  const tinted: Part = {
+    ...{ id: `${a.id} tint`, kind: 'mix', where: 'one bowl', batchIds: portions.map((b) => b.id) },
+    grams: portions.reduce((sum, b) => sum + b.grams - b.liquidGrams, 0),
+  }
+  const thinned = portions.filter((b) => b.liquidGrams > 0)
+  return [
+    tinted,
+    ...thinned.map(
+      (b): Part => ({
+        ...{ id: `${a.id} ${b.stiffness}`, kind: 'thin', where: b.stiffness, batchIds: [b.id] },
+        bags: b.bagNumbers,
+        grams: b.grams - b.liquidGrams,
+      }),
+    ),
+  ]
 }
 
 /** What an activity of piping goes through: practice first, then as the plan takes it up, and into the cold from nails. */

@@ -11,6 +11,7 @@ export const frozenVersion = 1
 export const stepKindSchema = z.enum([
   'base',
   'mix',
+  'thin',
   'fill',
   'practise',
   'spread',

@@ -1,3 +1,5 @@
+import { newId } from '../parts/newId.ts'
+
 /** A document changed in this browser and not yet on the server: what it was, what it is, and the version it began with. */
 export interface Draft<T> {
   base: T
@@ -12,14 +14,14 @@ const PREFIX = 'kanten.draft.'
 const TAB = 'kanten.tab'
 
 /** For a browser that keeps nothing: good until the next reload. */
-const passing = crypto.randomUUID()
+const passing = newId()
 
 /** Each tab keeps its own drafts: two tabs on one order must not write over each other's. A reload keeps the tab's name. */
 function tab(): string {
   try {
     const known = sessionStorage.getItem(TAB)
     if (known) return known
-    const made = crypto.randomUUID()
+    const made = newId()
     sessionStorage.setItem(TAB, made)
     return made
   } catch {

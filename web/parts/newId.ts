@@ -1,2 +1,4 @@
-/** A fresh id for something a person adds. */
-export const newId = (): string => crypto.randomUUID()
+import { v4 } from 'uuid'
+
+/** A fresh id for something a person adds; also where the browser gives none, because the page came over plain http. */
+export const newId = (): string => v4()

@@ -22,6 +22,7 @@ import { bodiesOf, groundFor, placed as layOut } from '#core/placing/place'
 import type { BouquetOutline } from '#core/surfaces/bouquet'
 import { chartOf } from '#core/surfaces/index'
 import { formatLength } from '#core/units'
+import { newId } from '../parts/newId.ts'
 
 /** A flower of a piece with all that placing and drawing it takes. */
 export interface PlacedKind {
@@ -44,7 +45,7 @@ export interface Judgement {
   fullness: number
 }
 
-const newSiteId = () => `s-${crypto.randomUUID().slice(0, 12)}`
+const newSiteId = () => `s-${newId().slice(0, 12)}`
 
 let workshop: Workshop | null = null
 /** Fitted and piled flowers by what they depend on. */

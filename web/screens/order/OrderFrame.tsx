@@ -14,6 +14,7 @@ import { useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { ConflictDialog } from '../../parts/ConflictDialog.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
+import { newId } from '../../parts/newId.ts'
 import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
@@ -25,7 +26,7 @@ import { Strip, stopNames } from './Strip.tsx'
 export function OrderFrame() {
   const { orderId } = useParams()
   // a fresh read each time the order is opened, and none behind the editor's back afterwards
-  const [visit] = useState(() => crypto.randomUUID())
+  const [visit] = useState(newId)
   const { data, error, mutate } = useSWR<StoredOrder, Error>(
     ['order', orderId, visit],
     () => api<StoredOrder>(`/orders/${orderId}`),
