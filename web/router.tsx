@@ -65,6 +65,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./screens/order/icing/Icing.tsx')).Icing }),
           },
           {
+            path: 'bench',
+            lazy: async () => ({
+              Component: (await import('./screens/order/bench/BenchStop.tsx')).BenchStop,
+            }),
+          },
+          {
             path: 'timeline/:part?',
             lazy: async () => ({
               Component: (await import('./screens/order/timeline/Timeline.tsx')).Timeline,
@@ -102,5 +108,11 @@ export const router = createBrowserRouter([
       },
       { path: '*', element: <Lost /> },
     ],
+  },
+  {
+    path: 'bench/:runId',
+    errorElement: <Lost />,
+    HydrateFallback: () => <Loading what="the bench" />,
+    lazy: async () => ({ Component: (await import('./screens/bench/BenchRoom.tsx')).BenchRoom }),
   },
 ])

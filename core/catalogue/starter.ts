@@ -49,6 +49,7 @@ export const starterSettings: Settings = {
   boardMarginMm: 50,
   lidClearMm: 20,
   liftSeconds: 12,
+  wipeEveryStrokes: 60,
   setOnSeconds: 6,
   setOns: [...starterSetOns],
   pantry: {},

@@ -86,6 +86,8 @@ export const settingsSchema = z.object({
   /** Seconds to lift a flower from its square onto a piece, and to put on one thing that is not piped. */
   liftSeconds: z.number().min(1).max(600).default(12),
   setOnSeconds: z.number().min(0.5).max(600).default(6),
+  /** At the bench a tip is wiped after so many strokes. */
+  wipeEveryStrokes: z.number().int().min(1).max(5000).default(60),
   /** Things to put on that orders choose from. */
   setOns: z.array(setOnSchema).max(200, 'At most 200 things to put on.').default([]),
   /** Ingredients on hand by name, g. */

@@ -4,6 +4,7 @@ import { bagCount } from '#core/plan/counts'
 import { momentOf } from '#core/timeline/clock'
 import { counted, formatMinutes, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
+import { useRuns } from '../../data/runs.ts'
 import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
 import type { Days } from '../../workers/days.ts'
@@ -29,12 +30,14 @@ export const stopNames = {
   bags: 'Bags',
   icing: 'Icing',
   timeline: 'Timeline',
+  bench: 'Bench',
 } as const
 
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
 export function Strip({ days }: { days: Days }) {
   const { order, plan, before, workshop } = useOrderEditor()
   const { shortMoment, weekMoment } = useCalendar()
+  const { data: runs } = useRuns()
   const weight = (grams: number) => formatWeight(grams, workshop.settings.units)
   const figures = (p: Plan): Record<string, string> => ({
     pieces: counted(p.totals.pieces, 'piece'),
@@ -51,6 +54,10 @@ export function Strip({ days }: { days: Days }) {
     { to: 'bags', figure: now.bags },
     { to: 'icing', figure: now.icing },
     { to: 'timeline', figure: startWords(days, weekMoment), note: handsWords(days) },
+    {
+      to: 'bench',
+      figure: runs && (runs.some((r) => r.orderId === order.id) ? 'being worked' : 'not begun'),
+    },
   ]
   return (
     <nav aria-label="Line of work" className={css.strip}>

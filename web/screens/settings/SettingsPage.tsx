@@ -106,6 +106,13 @@ const figures: { key: NumberKey; label: string; unit?: string; why: string; step
     why: 'From its square to its place.',
   },
   {
+    key: 'wipeEveryStrokes',
+    label: 'To wipe the tip at the bench',
+    unit: 'strokes',
+    step: 1,
+    why: 'The run says when.',
+  },
+  {
     key: 'setOnSeconds',
     label: 'To put one thing on',
     unit: 's',

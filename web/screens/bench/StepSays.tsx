@@ -1,0 +1,164 @@
+import { useMemo } from 'react'
+import { loadDefinition } from '#core/loads/index'
+import type { BenchStep, Frozen } from '#core/model/bench'
+import { strokeDefinition } from '#core/strokes/index'
+import { formatLiquid, formatWeight, onScale } from '#core/units'
+import { useBowls } from '../../workers/colours.ts'
+import { colourBowls, taskOf } from '../order/colours/bowlTasks.ts'
+import css from './Bench.module.css'
+
+/** What to do at a step, in few words. */
+export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) {
+  const { workshop, plan } = frozen
+  const weight = (grams: number) =>
+    formatWeight(onScale(grams, workshop.settings.scaleStepGrams), workshop.settings.units)
+  switch (step.kind) {
+    case 'base': {
+      const base = [plan.base, ...plan.otherBases].find((b) => step.id.startsWith(`base ${b.kind} `))
+      const share = base && step.grams ? step.grams / base.grams : 0
+      return (
+        <ul>
+          {base?.ingredients.map((i) => (
+            <li key={i.name}>
+              <strong>{weight(i.grams * share)}</strong> {i.name}
+            </li>
+          ))}
+        </ul>
+      )
+    }
+    case 'mix':
+      return <Doses step={step} frozen={frozen} weight={weight} />
+    case 'thin': {
+      const batch = plan.batches.find((b) => b.id === step.batchIds[0])
+      return (
+        <p>
+          Take <strong>{weight(step.grams ?? 0)}</strong>, stir in{' '}
+          <strong>
+            {formatLiquid(batch?.liquidGrams ?? 0, workshop.settings.units, workshop.settings.scaleStepGrams)}
+          </strong>{' '}
+          liquid, a little at a time.
+        </p>
+      )
+    }
+    case 'fill': {
+      const bag = plan.bags.find((b) => b.number === step.bags[0])
+      if (!bag) return null
+      const names = bag.load.map((l) => plan.colours.find((c) => c.id === l.colourId)?.name ?? l.colourId)
+      return (
+        <>
+          {bag.layout !== 'plain' &&
+            loadDefinition(bag.layout)
+              .filling(names)
+              .map((words) => <p key={words}>{words}</p>)}
+          <p>
+            <strong>{weight(bag.grams / bag.fillings)}</strong>, two thirds full at most. Press out the air,
+            twist the bag shut.
+          </p>
+          {bag.fillings > 1 && <p>It is filled {bag.fillings} times: keep the rest covered.</p>}
+        </>
+      )
+    }
+    case 'practise':
+    case 'nails':
+    case 'inPlace':
+    case 'border':
+      return <Holds step={step} frozen={frozen} />
+    case 'cold':
+      return <p>On their squares, flat, not touching. The timer starts when you tap.</p>
+    case 'place':
+      return (
+        <p>
+          Straight from the cold, one tray at a time. Press in lightly; do not put back what has begun to
+          thaw.
+        </p>
+      )
+    case 'spread':
+      return <p>Even, to the edge, with a spatula.</p>
+    case 'stack':
+      return <p>Supports first, cut to one length; then the tier on its board.</p>
+    case 'box':
+      return <p>Cool, level, lid clear of the highest flower. Note what must be taken off before eating.</p>
+    case 'wash':
+      return <p>Tips soak, bags inside out, nails and bench.</p>
+    default:
+      return null
+  }
+}
+
+/** Hold, motion and pressure of the layer; of several, each in a line. */
+function Holds({ step, frozen: { plan, workshop } }: { step: BenchStep; frozen: Frozen }) {
+  const layers = step.useIds.flatMap((id) => {
+    const use = plan.uses.find((u) => u.id === id)
+    const layer = workshop.flowers
+      .find((f) => f.id === use?.flowerId)
+      ?.layers.find((l) => l.id === use?.layerId)
+    return use && layer ? [{ use, words: strokeDefinition(layer.stroke.kind).words, count: layer.count }] : []
+  })
+  if (layers.length === 1) {
+    const { words } = layers[0]!
+    return (
+      <>
+        <p>
+          <strong>Hold</strong> {lower(words.hold)}
+        </p>
+        <p>
+          <FirstBold words={words.pressure} /> {words.stop}
+        </p>
+      </>
+    )
+  }
+  return (
+    <ol data-many={layers.length > 4 || undefined}>
+      {layers.map(({ use, count }) => (
+        <li key={use.id}>
+          <strong>{use.layerName}</strong>
+          {count > 1 && `, ${count}`}
+        </li>
+      ))}
+    </ol>
+  )
+}
+
+const FirstBold = ({ words }: { words: string }) => {
+  const [first, ...rest] = words.split(' ')
+  return (
+    <>
+      <strong>{first}</strong> {rest.join(' ')}
+    </>
+  )
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** What is stirred into a bowl: drops by the bottle. */
+function Doses(props: { step: BenchStep; frozen: Frozen; weight: (grams: number) => string }) {
+  const { step, frozen, weight } = props
+  const { order, plan, workshop } = frozen
+  const bowl = useMemo(
+    () =>
+      colourBowls(order, plan).find(
+        (b) =>
+          b.colourId === step.colourIds[0] &&
+          plan.batches.find((x) => x.id === step.batchIds[0])?.icingKindId === b.icingKindId,
+      ),
+    [order, plan, step],
+  )
+  const tasks = useMemo(() => (bowl ? [taskOf(bowl)] : []), [bowl])
+  const answer = useBowls(tasks, workshop)?.[0]
+  return (
+    <>
+      <p>
+        <strong>{weight(step.grams ?? 0)}</strong> stiff base into the bowl.
+      </p>
+      <ul className={css.doses}>
+        {answer?.chosen.doses.map((d) => (
+          <li key={d.dyeId}>
+            {d.words} {d.name.toLowerCase()}
+          </li>
+        ))}
+        {answer?.chosen.doses.length === 0 && <li>no dye</li>}
+      </ul>
+      <p>Stir it against the side of the bowl, look, then add.</p>
+    </>
+  )
+}
