@@ -31,8 +31,8 @@ export const benchNotesSchema = z.object({
 export const heardSchema = z.object({
   events: z.array(benchEventSchema),
   last: z.number().int(),
-  /** The run's version: another one means that a new plan was taken in. */
-  version: z.number().int(),
+  /** The run's version: another one means that a new plan was taken in. Not called `version`, which would name this answer. */
+  runVersion: z.number().int(),
   /** More of it than came at once. */
   more: z.boolean(),
 })

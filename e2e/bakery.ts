@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { type ChildProcess, spawn } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -27,22 +27,10 @@ export const test = base.extend<{ stranger: boolean }, { bakery: string; kitchen
   bakery: [
     // biome-ignore lint/correctness/noEmptyPattern: a fixture names what it needs
     async ({}, use, { parallelIndex }) => {
-      const port = PORT + parallelIndex
-      const state = mkdtempSync(join(tmpdir(), 'kanten-e2e-'))
-      chmodSync(state, 0o755)
-      const server = spawn(process.execPath, ['--import', 'tsx', 'server/start.ts', '--demo'], {
-        env: { ...process.env, PORT: String(port), KANTEN_STATE: state, DATABASE_URL: '' },
-        stdio: ['ignore', 'ignore', 'inherit'],
-      })
-      const ended = new Promise<void>((resolve) => server.once('exit', () => resolve()))
-      const url = `http://127.0.0.1:${port}`
-      await ready(`${url}/api/health`)
-      await use(url)
-      server.kill('SIGTERM')
-      const late = setTimeout(() => server.kill('SIGKILL'), STOP_MS)
-      await ended
-      clearTimeout(late)
-      rmSync(state, { recursive: true, force: true })
+      const server = new OwnServer(PORT + parallelIndex)
+      await server.start()
+      await use(server.url)
+      await server.end()
     },
     { scope: 'worker', timeout: START_MS },
   ],
@@ -57,6 +45,49 @@ export const test = base.extend<{ stranger: boolean }, { bakery: string; kitchen
   ],
   baseURL: async ({ bakery }, use) => use(bakery),
 })
+
+/** A server with a bakery of its own, which may be killed and started again on what it left. */
+export class OwnServer {
+  readonly url: string
+  readonly #port: number
+  readonly #state = mkdtempSync(join(tmpdir(), 'kanten-e2e-'))
+  #running: ChildProcess | null = null
+
+  constructor(port: number) {
+    this.#port = port
+    this.url = `http://127.0.0.1:${port}`
+    chmodSync(this.#state, 0o755)
+  }
+
+  async start(): Promise<void> {
+    this.#running = spawn(process.execPath, ['--import', 'tsx', 'server/start.ts', '--demo'], {
+      env: { ...process.env, PORT: String(this.#port), KANTEN_STATE: this.#state, DATABASE_URL: '' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
+    await ready(`${this.url}/api/health`)
+  }
+
+  /** As a power cut does. */
+  async kill(): Promise<void> {
+    await this.#stop('SIGKILL')
+  }
+
+  async end(): Promise<void> {
+    await this.#stop('SIGTERM')
+    rmSync(this.#state, { recursive: true, force: true })
+  }
+
+  async #stop(signal: NodeJS.Signals): Promise<void> {
+    const server = this.#running
+    if (!server) return
+    const ended = new Promise<void>((resolve) => server.once('exit', () => resolve()))
+    server.kill(signal)
+    const late = setTimeout(() => server.kill('SIGKILL'), STOP_MS)
+    await ended
+    clearTimeout(late)
+    this.#running = null
+  }
+}
 
 /** Empties all that a browser keeps for the bakery, but for the files that it has fetched. */
 async function forget(kitchen: BrowserContext, origin: string): Promise<void> {

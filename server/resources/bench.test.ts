@@ -68,7 +68,7 @@ describe('work on an order', () => {
     const after = await run(id)
     expect(after.frozen.order.pieces[0]!.count).toBe(pieces[0].count)
     // what was done stays done
-    expect(await heard(id)).toMatchObject({ version: 2, events: [{ stepId: before.frozen.steps[0]!.id }] })
+    expect(await heard(id)).toMatchObject({ runVersion: 2, events: [{ stepId: before.frozen.steps[0]!.id }] })
     await server.api.delete(`/api/bench/${id}`).expect(409)
   })
 
@@ -93,6 +93,9 @@ describe('what is noted', () => {
     expect(all.events.map((e) => e.id).sort()).toEqual(events.map((e) => e.id).sort())
     expect(all.more).toBe(false)
     expect((await heard(id, all.last)).events).toEqual([])
+    // a browser that has an answer must not take it for the next one
+    const { headers } = await server.api.get(`/api/bench/${id}/events?after=0`)
+    expect(headers.etag).toBeUndefined()
   })
 
   it('that is nonsense is refused with its field, and nothing of it is kept', async () => {
@@ -131,7 +134,7 @@ describe('what is noted', () => {
     const [before] = await told()
     await send(id, [event('z')]).expect(204)
     const [after, version] = await told()
-    expect([after! > before!, version]).toEqual([true, (await heard(id)).version])
+    expect([after! > before!, version]).toEqual([true, (await heard(id)).runVersion])
     ending.abort()
     await new Promise((resolve) => http.close(resolve))
   })
@@ -155,6 +158,6 @@ describe('what is noted', () => {
     expect(body.tallies.noted).toMatchObject({ lost: 1, changed: 0 })
     await post(`/api/backup/restore?state=${body.state}`).expect(204)
     expect((await heard(id)).events).toEqual(before.events)
-    expect((await run(id)).version).toBeGreaterThan(before.version)
+    expect((await run(id)).version).toBeGreaterThan(before.runVersion)
   })
 })

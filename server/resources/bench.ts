@@ -124,7 +124,7 @@ export function benchRoutes(context: AppContext): Router {
     return {
       events: here.map((r) => r.event),
       last: Number(here.at(-1)?.number ?? query.after),
-      version,
+      runVersion: version,
       more: rows.length > MOST_EVENTS,
     }
   })

@@ -127,7 +127,7 @@ export class BenchSync {
         this.#last = heard.last
         this.#changed({
           online: true,
-          version: heard.version,
+          version: heard.runVersion,
           ...(this.#unsent.size === 0 ? { trouble: null } : {}),
         })
         if (fresh.length > 0) await this.#store.keep(fresh, true).catch(() => undefined)

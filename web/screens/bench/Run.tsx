@@ -69,6 +69,7 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
   useKeys({ tap, back, go })
   useAwake()
 
+  if (!open && shownId === null) return <AllDone bench={bench} />
   return (
     <main className={css.room}>
       <header className={css.head}>
@@ -167,7 +168,7 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
           {following && (
             <>
               <p>next, when this is done</p>
-              <h3>{titleOf(following)}</h3>
+              <h2>{titleOf(following)}</h2>
               <p>
                 {following.where}
                 {following.bags.length > 0 &&
@@ -227,6 +228,26 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
       </div>
     )
   }
+}
+
+/** Nothing is left: what was made, and the way back. */
+function AllDone({ bench: { run, tally, line } }: { bench: Bench }) {
+  const spoiled = [...tally.of.values()].reduce((sum, s) => sum + s.spoiled, 0)
+  return (
+    <main className={css.finished}>
+      <h1>All done</h1>
+      <p>
+        {run.title}: {counted(run.frozen.steps.length, 'step')}
+        {spoiled > 0 && `, ${spoiled} spoiled`}.{' '}
+        {line.waiting > 0
+          ? `${counted(line.waiting, 'tap waits', 'taps wait')} here to be sent: keep this tablet on.`
+          : 'Every tap is at the server.'}
+      </p>
+      <Link to={`/orders/${run.orderId}/bench`} className={css.small}>
+        To the order
+      </Link>
+    </main>
+  )
 }
 
 /** What a step waits for. */

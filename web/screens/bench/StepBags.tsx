@@ -75,7 +75,7 @@ export function NotThese({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
         <div key={number} className={css.others}>
           <Drawn bag={frozen.plan.bags.find((b) => b.number === number)!} frozen={frozen} width={44} struck />
           <div>
-            <h3>Not bag {number}</h3>
+            <h2>Not bag {number}</h2>
             <p>{words}</p>
           </div>
         </div>

@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router'
 import type { StoredRun } from '#contract/bench'
 import { differs } from '#core/bench/differs'
 import { progress } from '#core/bench/turn'
+import { canKeepShell } from '../../../bench/shell.ts'
 import { useBench } from '../../../bench/useBench.ts'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { beginRun, removeRun, renewRun, useRunOf } from '../../../data/runs.ts'
@@ -117,6 +118,12 @@ function Going({ run }: { run: StoredRun }) {
           done, {Math.round(100 * done.share)} % of the work.
           {!line.online && ' The server does not answer just now: this is what this device knows.'}
         </p>
+        {!canKeepShell() && (
+          <p className="quiet">
+            This page came over plain http. Every tap is kept on the tablet all the same, but the page cannot
+            be opened again while the network is gone: leave it open, or serve Kanten over https.
+          </p>
+        )}
         {trouble && <p role="alert">{trouble}</p>}
         <Button mt="sm" size="lg" variant="filled" component={Link} to={`/bench/${run.id}`}>
           Go on at the bench
