@@ -5,11 +5,13 @@ import { planOrder } from '../plan/index.ts'
 import { flowersPiped } from '../plan/piped.ts'
 import { demoOrder, demoWorkshop } from '../plan/testing.ts'
 import { formatWeight } from '../units.ts'
+import { lookalikes } from './confusable.ts'
 import { differs } from './differs.ts'
 import { freeze } from './freeze.ts'
 import { tally } from './tally.ts'
 import { timers } from './timers.ts'
 import { heldBy, nextFor, progress } from './turn.ts'
+import { between } from './within.ts'
 
 const workshop = demoWorkshop()
 const order = demoOrder('observatory')
@@ -203,5 +205,52 @@ describe('an order that has changed since', () => {
     expect(said).toContain(`${grams(dusk)} of Dusk are missing.`)
     const back = differs({ order: more, plan: then }, order, plan, grams)
     expect(back[0]).toBe('6 fewer of Round cookies.')
+  })
+})
+
+describe('within a step', () => {
+  const filled = (fillings: number) => ({
+    ...frozen,
+    plan: { ...plan, bags: plan.bags.map((b) => (b.number === 3 ? { ...b, fillings } : b)) },
+  })
+  const dahlias = steps.filter((s) => s.kind === 'nails' && s.bags.includes(3))
+  it('a bag is filled again before a flower that it would not last for, over all steps that it serves', () => {
+    const stops = (fillings: number) =>
+      dahlias.map((s) => between(s, filled(fillings)).flatMap((b) => (b.bag === 3 ? [b.at] : [])))
+    expect(stops(1)).toEqual([[], []])
+    // each dahlia takes alike; what is practised is gone before, and what is kept back for mishaps is in the filling too
+    const bag = plan.bags.find((b) => b.number === 3)!
+    const petals = plan.uses.filter((u) => bag.useIds.includes(u.id) && u.flowerId === 'dahlia')
+    const all = (of: 'piped' | 'spoiled' | 'practice') =>
+      petals.reduce((sum, u) => sum + u.parts.reduce((g, p) => g + p[of], 0), 0)
+    const each = (all('piped') + all('spoiled')) / 17
+    const lasts = Math.floor(((bag.grams - bag.residueGrams) / 2 - all('practice')) / each)
+    expect(lasts).toBeGreaterThan(8)
+    expect(stops(2)).toEqual([[lasts], []])
+    expect(stops(4).flat()).toHaveLength(3)
+  })
+
+  it('a tip is wiped after so many strokes, never within a flower', () => {
+    const wiped = (every: number) =>
+      between(dahlias[0]!, {
+        ...frozen,
+        workshop: { ...workshop, settings: { ...workshop.settings, wipeEveryStrokes: every } },
+      }).map((b) => b.at)
+    // a dahlia is a dome, rows of 15, 14, 12, 10 and 8, and a heart: 61 strokes
+    expect(wiped(183)).toEqual([3, 6, 9, 12])
+    expect(wiped(1)).toHaveLength(dahlias[0]!.wanted - 1)
+  })
+})
+
+describe('a bag that is easily taken for another', () => {
+  it('has the tip or the colour of the one that is wanted, and is told apart in words', () => {
+    const bag = (n: number) => plan.bags.find((b) => b.number === n)!
+    const of = lookalikes(bag(21), plan, workshop.tips)
+    expect(of.map((l) => l.number)).not.toContain(21)
+    // heather from another opening comes before anything in another colour and another tip
+    expect(of[0]).toEqual({ number: 22, words: 'another tip, same colour' })
+    for (const b of plan.bags)
+      for (const { number, words } of lookalikes(b, plan, workshop.tips))
+        expect(words.startsWith('same tip')).toBe(bag(number).tipIds[0] === b.tipIds[0])
   })
 })

@@ -25,11 +25,14 @@ export function between(
     if (!bag || bag.fillings < 2) continue
     const filling = (bag.grams - bag.residueGrams) / bag.fillings
     const taken = (s: BenchStep) =>
-      s.useIds.reduce((sum, id) => sum + (bag.useIds.includes(id) ? gramsOf(uses.get(id)!) : 0), 0)
+      s.useIds.reduce(
+        (sum, id) => sum + (bag.useIds.includes(id) ? gramsOf(uses.get(id)!, s.kind === 'practise') : 0),
+        0,
+      )
     let before = 0
     for (const s of steps) {
       if (s.id === step.id) break
-      if (s.bags.includes(number) && isPiped(s)) before += taken(s)
+      if (s.bags.includes(number) && (isPiped(s) || s.kind === 'practise')) before += taken(s)
     }
     const each = taken(step) / step.wanted
     if (each <= 0) continue
@@ -49,8 +52,9 @@ export function between(
 const isPiped = ({ kind }: BenchStep) =>
   kind === 'nails' || kind === 'inPlace' || kind === 'border' || kind === 'letter'
 
-/** Icing that leaves the bag for a layer, practice left out, g. */
-const gramsOf = (use: Use): number => use.parts.reduce((sum, p) => sum + p.piped + p.spoiled, 0)
+/** Icing that leaves the bag for a layer, g: in practice, or in what is made. */
+const gramsOf = (use: Use, practice: boolean): number =>
+  use.parts.reduce((sum, p) => sum + (practice ? p.practice : p.piped + p.spoiled), 0)
 
 /** Strokes of a layer in one tap. */
 const strokesOf = (use: Use, { wanted }: BenchStep): number =>

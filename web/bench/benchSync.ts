@@ -99,13 +99,16 @@ export class BenchSync {
       this.#again = true
       return this.#working
     }
-    this.#working = this.#work().finally(() => {
-      this.#working = null
-      if (this.#again) {
-        this.#again = false
-        void this.exchange()
-      }
-    })
+    // begun a moment later: news that comes at once must find that it is under way
+    this.#working = Promise.resolve()
+      .then(() => this.#work())
+      .finally(() => {
+        this.#working = null
+        if (this.#again) {
+          this.#again = false
+          void this.exchange()
+        }
+      })
     return this.#working
   }
 
