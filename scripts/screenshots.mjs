@@ -21,7 +21,6 @@ const views = {
   lighter: '/orders/observatory/timeline/lighter',
   flowers: '/flowers',
   drawer: '/drawer',
-  settings: '/settings',
   place: '/orders/observatory/pieces/place/tier-lower',
   bouquet: '/orders/keeper/pieces/place/bouquet',
   tray: '/orders/observatory/pieces/tray',
@@ -94,5 +93,20 @@ if (names.length === 0 || names.includes('studio')) {
   await page.screenshot({ path: join(folder, 'studio.png'), timeout: 90_000 })
   await page.request.delete(`${at}/api/flowers/${id}`)
   console.log('studio')
+}
+if (names.length === 0 || names.includes('bench')) {
+  // an order begun for the picture, on a tablet, a few flowers in
+  const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
+  const begun = await (await page.request.post(`${at}/api/orders/observatory/bench`)).json()
+  await page.setViewportSize({ width: 1024, height: 768 })
+  await page.goto(`${at}/bench/${begun.id}`)
+  const title = page.getByRole('heading', { level: 1 })
+  await title.waitFor()
+  for (let i = 0; i < 150 && (await title.textContent()) !== 'Anemone, on nails'; i++)
+    await page.keyboard.press('ArrowRight')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
+  await page.waitForTimeout(8000)
+  await page.screenshot({ path: join(folder, 'bench.png'), timeout: 90_000 })
+  console.log('bench')
 }
 await browser.close()

@@ -23,6 +23,7 @@ export function StepBags({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
       <div className={css.bags}>
         {bags.map((b) => (
           <figure key={b.number}>
+            <strong>{b.number}</strong>
             <Drawn bag={b} frozen={frozen} width={SMALL_PX} />
             {layersFrom(b, step, frozen)}
           </figure>
