@@ -137,12 +137,21 @@ test('two tablets on one order come to the same count; the order that changes me
   const other = await (await browser.newContext()).newPage()
   await other.goto(page.url())
   for (const p of [page, other]) await toNails(p)
+  // what one pair of hands begins is theirs, and the other sees it
+  await page.getByRole('button', { name: 'Whose hands?' }).click()
+  await page.getByRole('button', { name: 'Hands 1', exact: true }).click()
   for (let i = 0; i < 2; i++) await Promise.all([right(page).click(), right(other).click()])
   for (const p of [page, other]) await expect(p.getByTestId('count')).toHaveText('4')
   await page.getByRole('button', { name: 'one back' }).click()
   for (const p of [page, other]) await expect(p.getByTestId('count')).toHaveText('3')
   await page.getByRole('button', { name: 'Spoiled one' }).click()
   await expect(other.getByText('1 spoiled')).toBeVisible()
+  await expect(other.getByText('Hands 1 has taken it')).toBeVisible()
+  const wall = await page.context().newPage()
+  await wall.goto(`${page.url()}/board`)
+  await expect(wall.getByText('on nails · 3 of')).toBeVisible()
+  await expect(wall.getByText('Cupcakes · Hands 1')).toBeVisible()
+  await wall.close()
 
   // nothing that axe finds, in either room, and nothing that a knuckle could miss
   const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).exclude('svg > *').analyze()

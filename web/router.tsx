@@ -110,7 +110,7 @@ export const router = createBrowserRouter([
     ],
   },
   {
-    path: 'bench/:runId',
+    path: 'bench/:runId/:part?',
     errorElement: <Lost />,
     HydrateFallback: () => <Loading what="the bench" />,
     lazy: async () => ({ Component: (await import('./screens/bench/BenchRoom.tsx')).BenchRoom }),

@@ -3,36 +3,39 @@ import {
   IconArrowBackUp,
   IconChevronLeft,
   IconChevronRight,
+  IconCircleCheck,
   IconCircleMinus,
-  IconCirclePlus,
   IconDropletOff,
   IconHelpCircle,
-  IconPlugConnectedX,
   IconTrashX,
 } from '@tabler/icons-react'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { type Held, heldBy, nextFor } from '#core/bench/turn'
+import { heldBy, nextFor } from '#core/bench/turn'
 import { between } from '#core/bench/within'
-import type { BenchStep } from '#core/model/bench'
-import { counted } from '#core/units'
 import type { Bench } from '../../bench/useBench.ts'
+import { AllDone } from './AllDone.tsx'
 import css from './Bench.module.css'
+import { LineWords } from './LineWords.tsx'
 import { NotThese, StepBags } from './StepBags.tsx'
+import { StepCount } from './StepCount.tsx'
 import { StepHelp } from './StepHelp.tsx'
 import { StepPicture } from './StepPicture.tsx'
 import { StepSays } from './StepSays.tsx'
-import { leftWords, tapWords, titleOf, waitWords } from './stepWords.ts'
+import { aboutOf, tapWords, titleOf } from './stepWords.ts'
 import { Timers } from './Timers.tsx'
+import { useAwake } from './useAwake.ts'
 import { useClock } from './useClock.ts'
+import { useKeys } from './useKeys.ts'
+import { Whose } from './Whose.tsx'
 
 const SECOND_MS = 500
-/** More marks than these are not counted by eye. */
-const MOST_MARKS = 60
 
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
-export function Run({ bench, by }: { bench: Bench; by: string | null }) {
+export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
+  const { bench, by, choose } = props
   const { run, tally, timers, line, note } = bench
+  const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
   const { frozen } = run
   const { steps } = frozen
   const now = useClock(SECOND_MS)
@@ -59,6 +62,7 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
     }
     // it stays in view until the next tap: the last one can be taken back
     setShownId(step.id)
+    if (by !== null && standing.by !== by) note(step.id, 'take')
     note(step.id, 'tap')
   }
   const back = () => {
@@ -85,11 +89,20 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
         <div>
           <h1>{titleOf(step)}</h1>
           <p>
-            step {at + 1} of {steps.length} · {step.where}
+            step {at + 1} of {steps.length} · {aboutOf(step)}
             {step.spare > 0 && ` · ${step.spare} spare`}
+            {standing.by !== null && standing.by !== by && !standing.done && (
+              <strong> · {standing.by} has taken it</strong>
+            )}
           </p>
         </div>
-        <Line bench={bench} />
+        <span className={css.line}>
+          <LineWords line={line} />
+          <Whose hands={hands} by={by} choose={choose} />
+          <Link to={`/orders/${run.orderId}/bench`} className={css.small} aria-label="Leave the bench">
+            <IconArrowBackUp size={26} />
+          </Link>
+        </span>
         <button
           type="button"
           className={css.turn}
@@ -110,14 +123,21 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
               <StepSays step={step} frozen={frozen} />
             </div>
           )}
-          <button
-            type="button"
-            className={css.back}
-            disabled={standing.count === 0 && !standing.done}
-            onClick={back}
-          >
-            <IconCircleMinus size={36} stroke={1.4} /> one back
-          </button>
+          <div className={css.backs}>
+            <button
+              type="button"
+              className={css.back}
+              disabled={standing.count === 0 && !standing.done}
+              onClick={back}
+            >
+              <IconCircleMinus size={36} stroke={1.4} /> one back
+            </button>
+            {step.wanted > 1 && standing.count > 0 && !standing.done && (
+              <button type="button" className={css.back} onClick={() => note(step.id, 'done')}>
+                <IconCircleCheck size={36} stroke={1.4} /> that is enough
+              </button>
+            )}
+          </div>
         </section>
         <button
           type="button"
@@ -126,41 +146,14 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
           aria-label={standing.done ? 'Go on' : tapWords(step)}
         >
           <StepBags step={step} frozen={frozen} />
-          <span className={css.count}>
-            {step.wanted > 1 && (
-              <span className={css.number} data-testid="count">
-                {standing.count}
-              </span>
-            )}
-            <span>
-              <span className={css.of}>
-                {step.wanted > 1 ? `of ${step.wanted}` : standing.done ? 'Done' : 'Tap when it is done'}
-              </span>
-              <br />
-              {held ? (
-                <span className={css.flag}>▸ {heldWords(held, steps, now)}</span>
-              ) : (
-                <Coming step={step} count={standing.count} inBetween={inBetween} />
-              )}
-              {standing.spoiled > 0 && <span> · {standing.spoiled} spoiled</span>}
-            </span>
-            <span className={css.more}>
-              {standing.done ? (
-                <IconChevronRight size={76} stroke={1.6} />
-              ) : (
-                <IconCirclePlus size={76} stroke={1.2} />
-              )}
-              <br />
-              {standing.done ? 'go on' : tapWords(step)}
-            </span>
-          </span>
-          {step.wanted > 1 && step.wanted <= MOST_MARKS && (
-            <Marks
-              step={step}
-              count={standing.count}
-              at={inBetween.filter((b) => b.kind === 'refill').map((b) => b.at)}
-            />
-          )}
+          <StepCount
+            step={step}
+            steps={steps}
+            standing={standing}
+            held={held}
+            inBetween={inBetween}
+            now={now}
+          />
         </button>
       </div>
       <div className={css.next}>
@@ -170,8 +163,9 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
               <p>next, when this is done</p>
               <h2>{titleOf(following)}</h2>
               <p>
-                {following.where}
-                {following.bags.length > 0 &&
+                {aboutOf(following)}
+                {following.kind !== 'fill' &&
+                  following.bags.length > 0 &&
                   ` · ${following.bags.length === 1 ? 'bag' : 'bags'} ${following.bags.join(', ')}`}
               </p>
             </>
@@ -206,134 +200,4 @@ export function Run({ bench, by }: { bench: Bench; by: string | null }) {
       </div>
     </main>
   )
-
-  function Line({ bench: { line: state } }: { bench: Bench }) {
-    return (
-      <div className={css.line} role="status">
-        {state.online ? null : <IconPlugConnectedX size={34} stroke={1.5} />}
-        <div>
-          <strong>{state.online ? (line.waiting > 0 ? 'Sending' : 'All sent') : 'Working offline'}</strong>
-          <span>
-            {state.trouble ??
-              (state.waiting > 0
-                ? `${counted(state.waiting, 'tap waits', 'taps wait')} here, kept safe`
-                : state.online
-                  ? 'every tap is kept here too'
-                  : 'nothing waits')}
-          </span>
-        </div>
-        <Link to={`/orders/${run.orderId}/bench`} className={css.small} aria-label="Leave the bench">
-          <IconArrowBackUp size={26} />
-        </Link>
-      </div>
-    )
-  }
-}
-
-/** Nothing is left: what was made, and the way back. */
-function AllDone({ bench: { run, tally, line } }: { bench: Bench }) {
-  const spoiled = [...tally.of.values()].reduce((sum, s) => sum + s.spoiled, 0)
-  return (
-    <main className={css.finished}>
-      <h1>All done</h1>
-      <p>
-        {run.title}: {counted(run.frozen.steps.length, 'step')}
-        {spoiled > 0 && `, ${spoiled} spoiled`}.{' '}
-        {line.waiting > 0
-          ? `${counted(line.waiting, 'tap waits', 'taps wait')} here to be sent: keep this tablet on.`
-          : 'Every tap is at the server.'}
-      </p>
-      <Link to={`/orders/${run.orderId}/bench`} className={css.small}>
-        To the order
-      </Link>
-    </main>
-  )
-}
-
-/** What a step waits for. */
-function heldWords(held: NonNullable<Held>, steps: readonly BenchStep[], now: number): string {
-  if (held.kind === 'timer')
-    return `${held.timer.what} ${waitWords(held.timer.kind, false)}: ${leftWords(held.timer.endsAt - now)}`
-  const other = steps.find((s) => s.id === held.stepId)
-  return other ? `first: ${titleOf(other)}` : 'something else comes first'
-}
-
-function Coming(props: { step: BenchStep; count: number; inBetween: ReturnType<typeof between> }) {
-  const { step, count, inBetween } = props
-  const due = inBetween.find((b) => b.at === count && b.at > 0)
-  const next = due ?? inBetween.find((b) => b.at > count)
-  if (!next || count >= step.wanted) return null
-  const words = next.kind === 'wipe' ? 'wipe the tip' : `fill bag ${next.bag} again`
-  return due ? (
-    <span className={css.flag}>▸ now {words}</span>
-  ) : (
-    <span>
-      {next.at - count} more, then {words}
-    </span>
-  )
-}
-
-function Marks({ step, count, at }: { step: BenchStep; count: number; at: readonly number[] }) {
-  const stops = new Set(at)
-  return (
-    <span className={css.marks} aria-hidden="true">
-      {Array.from({ length: step.wanted }, (_, i) => (
-        // marks are known by their place
-        // biome-ignore lint/suspicious/noArrayIndexKey: see above
-        <span key={i} style={{ display: 'contents' }}>
-          {stops.has(i) && <b />}
-          <i data-done={i < count || undefined} data-gap={i % 5 === 4 || undefined} />
-        </span>
-      ))}
-    </span>
-  )
-}
-
-/** Keys and a foot pedal, which sends those of pages, do what taps do. */
-function useKeys({ tap, back, go }: { tap: () => void; back: () => void; go: (by: number) => void }): void {
-  useEffect(() => {
-    const acts: Record<string, () => void> = {
-      Enter: tap,
-      ' ': tap,
-      PageDown: tap,
-      PageUp: back,
-      Backspace: back,
-      ArrowRight: () => go(1),
-      ArrowLeft: () => go(-1),
-    }
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || e.repeat) return
-      // a button that has the focus is pressed by the key itself
-      if ((e.key === 'Enter' || e.key === ' ') && (e.target as HTMLElement).closest('button, a')) return
-      const act = acts[e.key]
-      if (!act) return
-      e.preventDefault()
-      act()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  })
-}
-
-/** Keeps the screen awake where the browser can. */
-function useAwake(): void {
-  useEffect(() => {
-    let lock: WakeLockSentinel | null = null
-    const take = () => {
-      if (document.visibilityState === 'visible')
-        navigator.wakeLock
-          ?.request('screen')
-          .then((l) => {
-            lock = l
-          })
-          // on low battery it may be refused
-          .catch(() => undefined)
-    }
-    take()
-    document.addEventListener('visibilitychange', take)
-    return () => {
-      document.removeEventListener('visibilitychange', take)
-      void lock?.release()
-    }
-  }, [])
 }

@@ -31,6 +31,12 @@ export function titleOf({ kind, what, where }: BenchStep): string {
   }
 }
 
+/** The line under a title: where, or of what. */
+export function aboutOf({ kind, what, where }: BenchStep): string {
+  if (kind === 'fill') return what
+  return kind === 'thin' ? 'from its bowl' : where
+}
+
 /** What one tap stands for, under the count. */
 const ONE: Partial<Record<StepKind, string>> = {
   practise: 'one practised',
