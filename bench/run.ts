@@ -1,3 +1,4 @@
+import { atBenchBenchmarks } from './atBench.ts'
 import { bagBenchmarks } from './bags.ts'
 import { type Benchmark, medianMs, type ServedBenchmark } from './benchmark.ts'
 import { chainBroken } from './chainBroken.ts'
@@ -36,7 +37,7 @@ const quick: Benchmark[] = [
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
-  ...[fewerTips, lighterBenchmark, ...serverBenchmarks].filter(wanted),
+  ...[fewerTips, lighterBenchmark, ...atBenchBenchmarks, ...serverBenchmarks].filter(wanted),
   ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
 
