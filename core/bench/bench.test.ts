@@ -69,7 +69,7 @@ describe('the steps of a run', () => {
     for (const list of [steps, freeze(order, plan, { ...workshop, settings: closed }).steps]) {
       const done = new Set<string>()
       for (const s of list) {
-        for (const id of s.after) expect([s.id, done.has(id)]).toEqual([s.id, true])
+        for (const { id } of s.after) expect([s.id, done.has(id)]).toEqual([s.id, true])
         done.add(s.id)
       }
       expect(done.size).toBe(list.length)
@@ -96,6 +96,11 @@ describe('what has been done', () => {
     expect(fewer).toMatchObject({ count: step!.wanted - 1, done: false, doneAt: null })
     const enough = tally(steps, [...taps.slice(0, 3), at(61, id, 'done'), at(62, id, 'spoiled')]).of.get(id)!
     expect(enough).toMatchObject({ count: 3, done: true, spoiled: 1 })
+    // another tablet's tap that comes late does not open it again
+    expect(tally(steps, [at(1, id, 'done'), at(2, id, 'tap')]).of.get(id)).toMatchObject({
+      count: 1,
+      done: true,
+    })
     expect(tally(steps, [at(1, id, 'back'), at(2, id, 'back')]).of.get(id)!.count).toBe(0)
   })
 
@@ -157,6 +162,27 @@ describe('whose turn it is', () => {
     // somebody who looks sees that it is whipped, and need not wait for the clock
     const heard = timers(steps, one, [...events, at(2, base!.id, 'rung')])
     expect(heldBy(first, one, heard, NOON + 3 * 60_000)).toBeNull()
+  })
+
+  it('is another flower from the same bag while the first ones freeze, and their lifting when they are frozen', () => {
+    const [first, second] = steps.filter((s) => s.kind === 'nails' && s.what === 'Dahlia')
+    const upTo = steps.slice(0, steps.indexOf(second!))
+    const events = upTo.flatMap((s) => Array.from({ length: s.wanted }, () => at(0, s.id, 'tap')))
+    const now = tally(steps, events)
+    const running = timers(steps, now, events)
+    const cold = steps[steps.indexOf(first!) + 1]!
+    expect(running.map((t) => t.stepId)).toContain(cold.id)
+    // the mixer has stopped, and nothing is frozen yet
+    const soon = NOON + 20 * 60_000
+    expect(second!.after.map((a) => a.id)).toContain(cold.id)
+    expect(heldBy(second!, now, running, soon)).toBeNull()
+    const lifting = steps.find((s) => s.kind === 'place' && s.after.some((a) => a.id === cold.id))!
+    const ready = tally(steps, [
+      ...events,
+      ...steps.filter((s) => s.kind === 'spread').map((s) => at(0, s.id, 'done')),
+    ])
+    expect(heldBy(lifting, ready, running, soon)).toMatchObject({ kind: 'timer', timer: { stepId: cold.id } })
+    expect(heldBy(lifting, ready, running, NOON + cold.wait!.minutes * 60_000)).toBeNull()
   })
 
   it('comes to all of it when every step is done in turn', () => {

@@ -43,17 +43,26 @@ export function benchSteps(order: Order, plan: Plan, workshop: Workshop): BenchS
           ...{ what: a.what, where: a.where, wanted: 1, spare: 0, minutes: a.minutes / parts.length },
           ...{ pieceId: a.pieceId, useIds: [], colourIds: a.colourIds, bags: [], batchIds: [], grams: null },
           wait: i === parts.length - 1 ? wait : null,
-          after: i > 0 ? [parts[i - 1]!.id] : a.after.map((b) => b.id),
+          after:
+            i > 0
+              ? [{ id: parts[i - 1]!.id, waits: false }]
+              : a.after.map(({ id, lag }) => ({ id, waits: lag > 0 })),
           ...part,
         }),
       ),
     )
   }
-  // an activity is done when its last step is
-  return [...made.values()].flat().map((step) => ({
-    ...step,
-    after: [...new Set(step.after.map((id) => made.get(id)?.at(-1)?.id ?? id))],
-  }))
+  return [...made.values()].flat().map((step) => ({ ...step, after: lastSteps(step.after, made) }))
+}
+
+/** An activity is done when its last step is; each is named once, and waited for where anything of it is. */
+function lastSteps(after: BenchStep['after'], made: ReadonlyMap<string, BenchStep[]>): BenchStep['after'] {
+  const found = new Map<string, boolean>()
+  for (const { id, waits } of after) {
+    const last = made.get(id)?.at(-1)?.id ?? id
+    found.set(last, waits || (found.get(last) ?? false))
+  }
+  return [...found].map(([id, waits]) => ({ id, waits }))
 }
 
 /** When each activity begins by the timetable; empty where there is none. */

@@ -60,12 +60,12 @@ export function tally(steps: readonly BenchStep[], events: Iterable<BenchEvent>)
     if (event.kind === 'tap') net.set(step.id, sum + 1)
     if (event.kind === 'back') net.set(step.id, sum - 1)
     note(standing, event)
-    const marked = event.kind === 'done' ? true : event.kind === 'again' ? false : null
-    const counted = Math.max(0, net.get(step.id) ?? 0)
     const before = standing.done
-    standing.count = counted
-    if (marked !== null) standing.done = marked
-    else if (event.kind === 'tap' || event.kind === 'back') standing.done = counted >= step.wanted
+    standing.count = Math.max(0, net.get(step.id) ?? 0)
+    const all = standing.count >= step.wanted
+    // what was said to be enough stays so when a tap comes late
+    if (event.kind === 'done' || (event.kind === 'tap' && all)) standing.done = true
+    else if (event.kind === 'again' || (event.kind === 'back' && !all)) standing.done = false
     if (standing.done && !before) standing.doneAt = Date.parse(event.at)
     if (!standing.done) standing.doneAt = null
   }

@@ -7,10 +7,10 @@ export type Held = { kind: 'step'; stepId: string } | { kind: 'timer'; timer: Ti
 
 /** What holds a step up at a moment (ms since 1970); null when it can be begun. */
 export function heldBy(step: BenchStep, tally: Tally, timers: readonly Timer[], now: number): Held {
-  for (const id of step.after) if (tally.of.get(id)?.done === false) return { kind: 'step', stepId: id }
-  for (const timer of timers)
-    if (step.after.includes(timer.stepId) && timer.endsAt > now && timer.rung === null)
-      return { kind: 'timer', timer }
+  for (const { id } of step.after) if (tally.of.get(id)?.done === false) return { kind: 'step', stepId: id }
+  const waitedFor = new Set(step.after.flatMap(({ id, waits }) => (waits ? [id] : [])))
+  const timer = timers.find((t) => waitedFor.has(t.stepId) && t.endsAt > now && t.rung === null)
+  if (timer) return { kind: 'timer', timer }
   return null
 }
 

@@ -57,8 +57,8 @@ export const benchStepSchema = z.object({
   /** To weigh out: base icing of a make. */
   grams: z.number().nullable(),
   wait: stepWaitSchema.nullable(),
-  /** Steps that must be done before, and whose waits must be over. */
-  after: z.array(z.string()),
+  /** Steps that must be done before; `waits` where what is waited for after them must be over too. */
+  after: z.array(z.object({ id: z.string(), waits: z.boolean() })),
 })
 export type BenchStep = z.infer<typeof benchStepSchema>
 
