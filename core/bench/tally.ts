@@ -73,15 +73,16 @@ export function tally(steps: readonly BenchStep[], events: Iterable<BenchEvent>)
 }
 
 function note(standing: Standing, event: BenchEvent): void {
+  const by = event.amount ?? 1
   switch (event.kind) {
     case 'spoiled':
-      standing.spoiled += 1
+      standing.spoiled += by
       break
     case 'bagEmpty':
-      standing.emptied += 1
+      standing.emptied += by
       break
     case 'ranOut':
-      standing.ranOut += 1
+      standing.ranOut += by
       break
     case 'take':
       standing.by = event.by

@@ -101,7 +101,7 @@ export const benchEventSchema = z.object({
   at: instant,
   /** Whose hands, as they call themselves there. */
   by: nameSchema.nullable(),
-  /** Grams weighed; the minutes of a timer. */
+  /** Grams weighed; the minutes of a timer; -1 where something spoiled, emptied or run out is taken back. */
   amount: z.number().min(-100_000).max(100_000).nullable(),
   /** What came out otherwise. */
   note: z.string().max(500, 'At most 500 characters.').nullable(),

@@ -18,10 +18,17 @@ export interface Bench {
   note(stepId: string, kind: BenchEvent['kind'], more?: Partial<Pick<BenchEvent, 'amount' | 'note'>>): void
 }
 
-/** The run as it was frozen: from this device at once, from the server when it answers. */
-export function useRun(runId: string): { run: StoredRun | undefined; error: Error | undefined } {
+/** The run as it was frozen: from this device at once, from the server when it answers, and again when a new plan was taken in. */
+export function useRun(runId: string): {
+  run: StoredRun | undefined
+  error: Error | undefined
+  /** Told the version that the server has. */
+  follow(version: number): void
+} {
   const [run, setRun] = useState<StoredRun>()
   const [error, setError] = useState<Error>()
+  const [wanted, follow] = useState(0)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another version wanted is another reading
   useEffect(() => {
     let current = true
     const store = benchStore(runId)
@@ -42,8 +49,8 @@ export function useRun(runId: string): { run: StoredRun | undefined; error: Erro
     return () => {
       current = false
     }
-  }, [runId])
-  return { run, error }
+  }, [runId, wanted])
+  return { run, error, follow }
 }
 
 /** @param by whose hands, as they call themselves on this device. */

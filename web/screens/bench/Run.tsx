@@ -1,19 +1,16 @@
 import {
-  IconAdjustments,
   IconArrowBackUp,
   IconChevronLeft,
   IconChevronRight,
   IconCircleCheck,
   IconCircleMinus,
-  IconDropletOff,
-  IconHelpCircle,
-  IconTrashX,
 } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { heldBy, nextFor } from '#core/bench/turn'
 import { between } from '#core/bench/within'
 import type { Bench } from '../../bench/useBench.ts'
+import { Acts } from './Acts.tsx'
 import { AllDone } from './AllDone.tsx'
 import css from './Bench.module.css'
 import { LineWords } from './LineWords.tsx'
@@ -174,30 +171,13 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
         <NotThese step={step} frozen={frozen} />
       </div>
       <Timers timers={timers} now={now} heard={(t) => note(t.stepId, 'rung')} />
-      <div className={css.acts}>
-        <button type="button" className={css.act} onClick={() => note(step.id, 'spoiled')}>
-          <IconTrashX size={32} stroke={1.5} /> Spoiled one
-        </button>
-        <button
-          type="button"
-          className={css.act}
-          disabled={step.bags.length === 0}
-          onClick={() => note(step.id, 'bagEmpty')}
-        >
-          <IconDropletOff size={32} stroke={1.5} /> Bag empty
-        </button>
-        <button
-          type="button"
-          className={css.act}
-          disabled={step.colourIds.length === 0}
-          onClick={() => note(step.id, 'ranOut')}
-        >
-          <IconAdjustments size={32} stroke={1.5} /> Ran out
-        </button>
-        <button type="button" className={css.act} aria-pressed={helping} onClick={() => setHelping(!helping)}>
-          <IconHelpCircle size={32} stroke={1.5} /> Looks wrong
-        </button>
-      </div>
+      <Acts
+        step={step}
+        standing={standing}
+        note={(kind, amount) => note(step.id, kind, amount === undefined ? {} : { amount })}
+        helping={helping}
+        help={setHelping}
+      />
     </main>
   )
 }

@@ -38,7 +38,6 @@ export function StepCount(props: {
           ) : (
             <Coming step={step} count={standing.count} inBetween={inBetween} />
           )}
-          {standing.spoiled > 0 && <span> · {standing.spoiled} spoiled</span>}
         </span>
         <span className={css.more}>
           {standing.done ? (

@@ -9,12 +9,9 @@ import {
 } from '@tabler/icons-react'
 import { lazy, Suspense, useMemo } from 'react'
 import { flowerForOrder } from '#core/flowers/forOrder'
-import { flowersOn } from '#core/model/arrangements'
 import type { BenchStep, Frozen } from '#core/model/bench'
 import type { Use } from '#core/model/plan'
-import { drawnFlowers } from '../../drawings/drawnFlowers.ts'
-import { PiecePicture } from '../../drawings/PiecePicture.tsx'
-import { coatsOf } from '../../solid/bodyOf.ts'
+import { OrderPiece } from '../../drawings/OrderPiece.tsx'
 import { usePicture } from '../../workers/planner.ts'
 import { useSolid } from '../../workers/solids.ts'
 import css from './Bench.module.css'
@@ -57,7 +54,11 @@ export function StepPicture({ step, frozen }: { step: BenchStep; frozen: Frozen 
     case 'fill':
       return <Sign of={IconDroplet} />
     default:
-      return step.pieceId ? <Piece pieceId={step.pieceId} frozen={frozen} /> : <Sign of={IconBox} />
+      return step.pieceId ? (
+        <OrderPiece order={frozen.order} pieceId={step.pieceId} workshop={frozen.workshop} size={PIECE_PX} />
+      ) : (
+        <Sign of={IconBox} />
+      )
   }
 }
 
@@ -102,20 +103,4 @@ function Solid({ step, use, frozen }: { step: BenchStep; use: Use; frozen: Froze
       />
     </Suspense>
   )
-}
-
-function Piece({ pieceId, frozen }: { pieceId: string; frozen: Frozen }) {
-  const { order, workshop } = frozen
-  const piece = order.pieces.find((p) => p.id === pieceId)!
-  const flowers = useMemo(
-    () =>
-      drawnFlowers(piece, order.colours, workshop, (placed) =>
-        placed.placement.kind === 'each'
-          ? Math.max(1, Math.round(flowersOn(piece, placed) / piece.count))
-          : 1,
-      ),
-    [piece, order.colours, workshop],
-  )
-  const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
-  return <PiecePicture piece={piece} flowers={flowers} coats={coats} workshop={workshop} size={PIECE_PX} />
 }

@@ -3,22 +3,20 @@ import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { LighterChange } from '#core/lighter/change'
 import { asVersion, type LighterTakes, type LighterVersion } from '#core/lighter/offer'
-import { flowersOn } from '#core/model/arrangements'
 import type { Order } from '#core/model/order'
 import { lookWords } from '#core/plan/look/kept'
 import { counted, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { drawnFlowers } from '../../../drawings/drawnFlowers.ts'
-import { PiecePicture } from '../../../drawings/PiecePicture.tsx'
+import { OrderPiece } from '../../../drawings/OrderPiece.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { tell } from '../../../parts/notify.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
-import { coatsOf } from '../../../solid/bodyOf.ts'
 import { useLighter, useVersion } from '../../../workers/lighter.ts'
 import css from './Lighter.module.css'
 
 /** Pieces that are shown before and after; of more, those that change most are enough to judge by. */
 const MOST_PIECES = 5
+const PIECE_PX = 104
 
 /** The same look with less work: versions side by side, what each does otherwise, and the one that is taken, whole or in part. */
 export function LighterPart() {
@@ -122,8 +120,8 @@ function Chosen(props: {
       <div className={css.pictures}>
         {pieces.map((p) => (
           <figure key={p.id}>
-            <Piece order={order} pieceId={p.id} />
-            <Piece order={then} pieceId={p.id} />
+            <OrderPiece order={order} pieceId={p.id} workshop={workshop} size={PIECE_PX} />
+            <OrderPiece order={then} pieceId={p.id} workshop={workshop} size={PIECE_PX} />
             <figcaption>{p.name}</figcaption>
           </figure>
         ))}
@@ -184,20 +182,4 @@ function Chosen(props: {
       </p>
     </section>
   )
-}
-
-function Piece({ order, pieceId }: { order: Order; pieceId: string }) {
-  const { workshop } = useOrderEditor()
-  const piece = order.pieces.find((p) => p.id === pieceId)!
-  const flowers = useMemo(
-    () =>
-      drawnFlowers(piece, order.colours, workshop, (placed) =>
-        placed.placement.kind === 'each'
-          ? Math.max(1, Math.round(flowersOn(piece, placed) / piece.count))
-          : 1,
-      ),
-    [piece, order.colours, workshop],
-  )
-  const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
-  return <PiecePicture piece={piece} flowers={flowers} coats={coats} workshop={workshop} size={104} />
 }
