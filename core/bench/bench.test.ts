@@ -185,6 +185,25 @@ describe('whose turn it is', () => {
     expect(heldBy(lifting, ready, running, NOON + cold.wait!.minutes * 60_000)).toBeNull()
   })
 
+  it('lets two fill bags side by side, and pipe as soon as its own bags are filled', () => {
+    const fills = kinds('fill')
+    const mixed = steps.filter((s) => ['base', 'mix', 'thin'].includes(s.kind)).map((s) => at(0, s.id, 'tap'))
+    const later = NOON + 24 * 3_600_000
+    const of = (events: BenchEvent[]) => {
+      const now = tally(steps, events)
+      return { now, running: timers(steps, now, events) }
+    }
+    const ready = of(mixed)
+    for (const s of fills) expect(heldBy(s, ready.now, ready.running, later)).toBeNull()
+    const practice = steps.find((s) => s.kind === 'practise' && s.what === 'Dahlia')!
+    const own = fills.filter((s) => practice.bags.includes(s.bags[0]!)).map((s) => at(1, s.id, 'tap'))
+    expect(own).toHaveLength(3)
+    const filled = of([...mixed, ...own])
+    expect(heldBy(practice, filled.now, filled.running, later)).toBeNull()
+    const short = of([...mixed, ...own.slice(1)])
+    expect(heldBy(practice, short.now, short.running, later)).toMatchObject({ kind: 'step' })
+  })
+
   it('comes to all of it when every step is done in turn', () => {
     const events: BenchEvent[] = []
     for (let i = 0; ; i++) {

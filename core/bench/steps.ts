@@ -43,8 +43,9 @@ export function benchSteps(order: Order, plan: Plan, workshop: Workshop): BenchS
           ...{ what: a.what, where: a.where, wanted: 1, spare: 0, minutes: a.minutes / parts.length },
           ...{ pieceId: a.pieceId, useIds: [], colourIds: a.colourIds, bags: [], batchIds: [], grams: null },
           wait: i === parts.length - 1 ? wait : null,
+          // bags are filled by whoever is free; everything else is gone through in its order
           after:
-            i > 0
+            i > 0 && part.kind !== 'fill'
               ? [{ id: parts[i - 1]!.id, waits: false }]
               : a.after.map(({ id, lag }) => ({ id, waits: lag > 0 })),
           ...part,
@@ -52,15 +53,22 @@ export function benchSteps(order: Order, plan: Plan, workshop: Workshop): BenchS
       ),
     )
   }
-  return [...made.values()].flat().map((step) => ({ ...step, after: lastSteps(step.after, made) }))
+  return [...made.values()].flat().map((step) => ({ ...step, after: stepsBefore(step, made) }))
 }
 
-/** An activity is done when its last step is; each is named once, and waited for where anything of it is. */
-function lastSteps(after: BenchStep['after'], made: ReadonlyMap<string, BenchStep[]>): BenchStep['after'] {
+/**
+ * The steps that one waits for, each once: of bags those that it pipes from, of anything else its last step; waited for where anything of
+ * it is.
+ */
+function stepsBefore(step: BenchStep, made: ReadonlyMap<string, BenchStep[]>): BenchStep['after'] {
   const found = new Map<string, boolean>()
-  for (const { id, waits } of after) {
-    const last = made.get(id)?.at(-1)?.id ?? id
-    found.set(last, waits || (found.get(last) ?? false))
+  for (const { id, waits } of step.after) {
+    const all = made.get(id) ?? []
+    const bags = all.filter((s) => s.kind === 'fill' && s.bags.some((b) => step.bags.includes(b)))
+    const last = all[0]?.kind === 'fill' ? all : all.slice(-1)
+    const ids = bags.length > 0 ? bags : last
+    for (const before of ids.length > 0 ? ids.map((s) => s.id) : [id])
+      found.set(before, waits || (found.get(before) ?? false))
   }
   return [...found].map(([id, waits]) => ({ id, waits }))
 }
