@@ -14,7 +14,7 @@ const small = (id: string) => {
     format: 'kanten-order',
     schemaVersion: 2,
     order: {
-      ...{ id, title: 'On trial', collectAt: '2027-08-14T12:00', icingKindId: 'butter-sugar' },
+      ...{ id, title: 'For the bench', collectAt: '2027-09-11T12:00', icingKindId: 'butter-sugar' },
       colours: [{ id: 'cream', name: 'Cream', hex: '#efe6cd' }],
       pieces: [
         {

@@ -83,7 +83,10 @@ describe('two servers on one state folder', () => {
     expect(await isHealthy(second)).toBe(true)
     const taken = await start({ KANTEN_STATE: stateFolder(), PORT: String(second.port) })
     expect((await taken.ended).said).toMatch(/\nPort \d+ is in use[^\n]*\n$/)
-    expect((await (await fetch(`http://127.0.0.1:${second.port}/api/orders`)).json()).total).toBe(4)
+    const answer = await fetch(`http://127.0.0.1:${second.port}/api/orders`)
+    expect((await answer.json()).total).toBe(4)
+    // lines stay open for longer than a proxy in front keeps its own
+    expect(answer.headers.get('keep-alive')).toBe('timeout=75')
     // one that is killed cannot say that it left: whoever comes next takes the database down with it
     second.child.kill('SIGKILL')
     await second.ended

@@ -1,3 +1,4 @@
+import type { Settings } from '#core/model/workshop'
 import { formatLiquid, formatParts, formatWeight, onScale } from '#core/units'
 import { useWorkshop } from '../data/workshop.ts'
 
@@ -13,14 +14,26 @@ export function useParts(): (grams: readonly number[]) => ReturnType<typeof form
   return (grams) => formatParts(grams, units)
 }
 
-/** What the bakery's own scale and spoons can measure: grams to weigh, and liquid. */
-export function useMeasures(): { toWeigh(grams: number): string; liquid(grams: number): string } {
-  const settings = useWorkshop().workshop?.settings
-  const { units = 'grams', scaleStepGrams = 1 } = settings ?? {}
+/** Amounts as they are weighed and spooned. */
+export interface Measures {
+  /** What a bowl is known by, no finer than is worth saying. */
+  weight(grams: number): string
+  /** On the scale, in its steps. */
+  toWeigh(grams: number): string
+  liquid(grams: number): string
+}
+
+/** What a bakery's own scale and spoons can measure. */
+export function measuresOf({ units, scaleStepGrams }: Pick<Settings, 'units' | 'scaleStepGrams'>): Measures {
   return {
+    weight: (grams) => formatWeight(grams, units),
     toWeigh: (grams) => formatWeight(onScale(grams, scaleStepGrams), units),
     liquid: (grams) => formatLiquid(grams, units, scaleStepGrams),
   }
+}
+
+export function useMeasures(): Measures {
+  return measuresOf(useWorkshop().workshop?.settings ?? { units: 'grams', scaleStepGrams: 1 })
 }
 
 /** What a figure was before the last change, when it has changed visibly. */

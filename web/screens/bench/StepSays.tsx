@@ -2,41 +2,41 @@ import { useMemo } from 'react'
 import { loadDefinition } from '#core/loads/index'
 import type { BenchStep, Frozen } from '#core/model/bench'
 import { strokeDefinition } from '#core/strokes/index'
-import { formatLiquid, formatWeight, onScale } from '#core/units'
-import { useBowls } from '../../workers/colours.ts'
-import { colourBowls, taskOf } from '../order/colours/bowlTasks.ts'
-import css from './Bench.module.css'
+import { formatParts } from '#core/units'
+import { type Measures, measuresOf } from '../../parts/weight.tsx'
+import { BowlDoses, bowlStart } from '../order/bowl/BowlDoses.tsx'
+import { colourBowls } from '../order/colours/bowlTasks.ts'
 
 /** What to do at a step, in few words. */
 export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) {
   const { workshop, plan } = frozen
-  const weight = (grams: number) =>
-    formatWeight(onScale(grams, workshop.settings.scaleStepGrams), workshop.settings.units)
+  const measures = measuresOf(workshop.settings)
   switch (step.kind) {
     case 'base': {
       const base = [plan.base, ...plan.otherBases].find((b) => step.id.startsWith(`base ${b.kind} `))
       const share = base && step.grams ? step.grams / base.grams : 0
+      const { parts } = formatParts(
+        base?.ingredients.map((i) => i.grams * share) ?? [],
+        workshop.settings.units,
+      )
       return (
         <ul>
-          {base?.ingredients.map((i) => (
-            <li key={i.name}>
-              <strong>{weight(i.grams * share)}</strong> {i.name}
+          {base?.ingredients.map(({ name }, i) => (
+            <li key={name}>
+              <strong>{parts[i]}</strong> {name}
             </li>
           ))}
         </ul>
       )
     }
     case 'mix':
-      return <Doses step={step} frozen={frozen} weight={weight} />
+      return <MixSays step={step} frozen={frozen} measures={measures} />
     case 'thin': {
       const batch = plan.batches.find((b) => b.id === step.batchIds[0])
       return (
         <p>
-          Take <strong>{weight(step.grams ?? 0)}</strong>, stir in{' '}
-          <strong>
-            {formatLiquid(batch?.liquidGrams ?? 0, workshop.settings.units, workshop.settings.scaleStepGrams)}
-          </strong>{' '}
-          liquid, a little at a time.
+          Take <strong>{measures.toWeigh(step.grams ?? 0)}</strong>, stir in{' '}
+          <strong>{measures.liquid(batch?.liquidGrams ?? 0)}</strong> liquid, a little at a time.
         </p>
       )
     }
@@ -51,8 +51,8 @@ export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
               .filling(names)
               .map((words) => <p key={words}>{words}</p>)}
           <p>
-            <strong>{weight(bag.grams / bag.fillings)}</strong>, two thirds full at most. Press out the air,
-            twist the bag shut.
+            <strong>{measures.toWeigh(bag.grams / bag.fillings)}</strong>, two thirds full at most. Press out
+            the air, twist the bag shut.
           </p>
           {bag.fillings > 1 && <p>It is filled {bag.fillings} times: keep the rest covered.</p>}
         </>
@@ -130,35 +130,19 @@ const FirstBold = ({ words }: { words: string }) => {
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
-/** What is stirred into a bowl: drops by the bottle. */
-function Doses(props: { step: BenchStep; frozen: Frozen; weight: (grams: number) => string }) {
-  const { step, frozen, weight } = props
+/** A bowl as the colour's own screen says it. */
+function MixSays({ step, frozen, measures }: { step: BenchStep; frozen: Frozen; measures: Measures }) {
   const { order, plan, workshop } = frozen
-  const bowl = useMemo(
-    () =>
-      colourBowls(order, plan).find(
-        (b) =>
-          b.colourId === step.colourIds[0] &&
-          plan.batches.find((x) => x.id === step.batchIds[0])?.icingKindId === b.icingKindId,
-      ),
-    [order, plan, step],
-  )
-  const tasks = useMemo(() => (bowl ? [taskOf(bowl)] : []), [bowl])
-  const answer = useBowls(tasks, workshop)?.[0]
+  const bowl = useMemo(() => {
+    const icing = plan.batches.find((b) => b.id === step.batchIds[0])?.icingKindId
+    return colourBowls(order, plan).find((b) => b.colourId === step.colourIds[0] && b.icingKindId === icing)
+  }, [order, plan, step])
+  if (!bowl) return null
   return (
     <>
-      <p>
-        <strong>{weight(step.grams ?? 0)}</strong> stiff base into the bowl.
-      </p>
-      <ul className={css.doses}>
-        {answer?.chosen.doses.map((d) => (
-          <li key={d.dyeId}>
-            {d.words} {d.name.toLowerCase()}
-          </li>
-        ))}
-        {answer?.chosen.doses.length === 0 && <li>no dye</li>}
-      </ul>
-      <p>Stir it against the side of the bowl, look, then add.</p>
+      <p>{bowlStart(bowl, measures)}</p>
+      <BowlDoses bowl={bowl} order={order} workshop={workshop} />
+      <p>Stir it against the side of the bowl.</p>
     </>
   )
 }

@@ -5,17 +5,18 @@ import { Link, useSearchParams } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals } from '../../../drawings/Petal.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
-import { useMeasures, useWeight } from '../../../parts/weight.tsx'
-import { useBowls, useSchools } from '../../../workers/colours.ts'
-import { type ColourBowl, colourBowls, taskOf } from '../colours/bowlTasks.ts'
+import { useMeasures } from '../../../parts/weight.tsx'
+import { useBowls } from '../../../workers/colours.ts'
+import { colourBowls, taskOf } from '../colours/bowlTasks.ts'
+import { BowlDoses, bowlStart } from './BowlDoses.tsx'
 import css from './BowlView.module.css'
 
 /** One bowl at a time in words that are read at arm's length; the next one with a knuckle or the space bar. */
 export function BowlView() {
   const { order, plan, workshop } = useOrderEditor()
   const [params, setParams] = useSearchParams()
-  const weight = useWeight()
-  const { toWeigh, liquid } = useMeasures()
+  const measures = useMeasures()
+  const { toWeigh, liquid } = measures
   const bowls = useMemo(() => (plan ? colourBowls(order, plan) : []), [order, plan])
   const tasks = useMemo(() => bowls.map(taskOf), [bowls])
   const answers = useBowls(tasks, workshop)
@@ -53,26 +54,10 @@ export function BowlView() {
         </p>
         <h2 className={css.title}>{bowl.name}</h2>
         <ol className={css.steps}>
-          <li>{start(bowl)}</li>
-          {bowl.carriedGrams > 0.5 ? (
-            <CarriedDoses colourId={bowl.colourId} />
-          ) : (
-            <>
-              {answer && answer.chosen.doses.length > 0 && (
-                <li>
-                  Add {answer.first === 0.5 ? 'half' : 'seven tenths'} of this, mix, look, then the rest:
-                  <ul className={css.doses}>
-                    {answer.chosen.doses.map((d) => (
-                      <li key={d.dyeId}>
-                        <strong>{d.words}</strong> {d.name.toLowerCase()}
-                      </li>
-                    ))}
-                  </ul>
-                </li>
-              )}
-              {answer && answer.chosen.doses.length === 0 && <li>No dye.</li>}
-            </>
-          )}
+          <li>{bowlStart(bowl, measures)}</li>
+          <li>
+            <BowlDoses bowl={bowl} order={order} workshop={workshop} />
+          </li>
           {bowl.parts
             .filter((p) => p.liquidGrams > 0.05 || bowl.parts.length > 1)
             .map((p) => (
@@ -108,33 +93,5 @@ export function BowlView() {
         </div>
       </div>
     </div>
-  )
-
-  function start(b: ColourBowl): string {
-    return b.carriedGrams > 0.5
-      ? `Scrape what is left into the bowl, ${weight(b.carriedGrams)} or so. Stir in plain icing up to ${toWeigh(b.carriedGrams + b.baseGrams)}.`
-      : `Weigh ${toWeigh(b.baseGrams)} of plain icing.`
-  }
-}
-
-/** What a step of the chain adds to what was carried on. */
-function CarriedDoses({ colourId }: { colourId: string }) {
-  const { order, workshop } = useOrderEditor()
-  const last = order.mixing.school === 'carryOver' ? (order.mixing.chain.at(-1)?.colourId ?? null) : null
-  const { data } = useSchools(order, workshop, last)
-  const step = data?.flatMap((s) => (s.id === 'separate' ? [] : s.steps)).find((s) => s.colourId === colourId)
-  if (!step) return <li>Working out what to add…</li>
-  return (
-    <li>
-      Add, a little at a time:
-      <ul className={css.doses}>
-        {step.add.map((a) => (
-          <li key={a.dyeId}>
-            <strong>{a.words}</strong> {a.name.toLowerCase()}
-          </li>
-        ))}
-        {step.add.length === 0 && <li>nothing more</li>}
-      </ul>
-    </li>
   )
 }

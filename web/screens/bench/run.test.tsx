@@ -1,0 +1,211 @@
+// @vitest-environment happy-dom
+
+import { MantineProvider } from '@mantine/core'
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { useState } from 'react'
+import { MemoryRouter } from 'react-router'
+import { SWRConfig } from 'swr'
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { freeze } from '#core/bench/freeze'
+import { tally } from '#core/bench/tally'
+import { timers } from '#core/bench/timers'
+import { mixBowl } from '#core/colour/bowl'
+import type { BenchEvent, BenchStep } from '#core/model/bench'
+import { planOrder } from '#core/plan/index'
+import { schools } from '#core/plan/schools'
+import { demoOrder, demoWorkshop } from '#core/plan/testing'
+import type { Bench } from '../../bench/useBench.ts'
+import { measuresOf } from '../../parts/weight.tsx'
+import { stubBrowser } from '../../testing/browser.ts'
+import { HereWorker } from '../../testing/workers.ts'
+import { colourBowls, taskOf } from '../order/colours/bowlTasks.ts'
+import { Board } from './Board.tsx'
+import { Run } from './Run.tsx'
+import { StepSays } from './StepSays.tsx'
+import { titleOf } from './stepWords.ts'
+
+vi.mock('comlink', async () => (await import('../../testing/workers.ts')).comlinkHere)
+vi.mock('../../data/workshop.ts', () => ({ useWorkshop: () => ({ workshop: demoWorkshop() }) }))
+// pictures are looked at in a browser
+vi.mock('./StepPicture.tsx', () => ({ StepPicture: () => null }))
+vi.stubGlobal('Worker', HereWorker)
+beforeAll(stubBrowser)
+afterEach(cleanup)
+
+const workshop = demoWorkshop()
+const order = demoOrder('observatory')
+const plan = planOrder(order, workshop)
+const frozen = freeze(order, plan, workshop)
+const { steps } = frozen
+const patient = { timeout: 20_000 }
+
+let events: BenchEvent[] = []
+/** A run whose events go nowhere but into the list above. */
+function At({ board = false, by = null }: { board?: boolean; by?: string | null }) {
+  const [, again] = useState(0)
+  const of = tally(steps, events)
+  const bench: Bench = {
+    run: { id: 'r', orderId: order.id, title: order.title, begunAt: '', version: 1, frozen },
+    tally: of,
+    timers: timers(steps, of, events),
+    line: { online: true, waiting: 0, trouble: null, version: 1 },
+    note(stepId, kind, more = {}) {
+      const id = `e${events.length}`
+      const at = new Date(Date.now() + events.length).toISOString()
+      events = [...events, { id, stepId, kind, at, by, amount: null, note: null, ...more }]
+      again((n) => n + 1)
+    },
+  }
+  return board ? <Board bench={bench} /> : <Run bench={bench} by={by} choose={() => {}} />
+}
+const show = (element: React.ReactElement) =>
+  render(
+    <SWRConfig value={{ provider: () => new Map() }}>
+      <MantineProvider>
+        <MemoryRouter>{element}</MemoryRouter>
+      </MantineProvider>
+    </SWRConfig>,
+  )
+const key = (name: string, times = 1) => {
+  for (let i = 0; i < times; i++) fireEvent.keyDown(window, { key: name })
+}
+const title = () => screen.getByRole('heading', { level: 1 }).textContent
+const leafTo = (step: BenchStep) => key('ArrowRight', steps.indexOf(step))
+const noted = () => events.map((e) => e.kind)
+
+describe('the run', () => {
+  it('names every step of the order, one after the other, and gives no word that is none', () => {
+    events = []
+    show(<At />)
+    for (const step of steps) {
+      expect(title()).toBe(titleOf(step))
+      expect(document.body.textContent).not.toMatch(/undefined|NaN|null|\[object/)
+      key('ArrowRight')
+    }
+  })
+
+  it('is counted by the pedal as by taps: on, back, enough, and on to the next', () => {
+    events = []
+    show(<At by="Ada" />)
+    const nails = steps.find((s) => s.kind === 'nails')!
+    leafTo(nails)
+    key('PageDown', 3)
+    key('PageUp')
+    expect(screen.getByTestId('count').textContent).toBe('2')
+    // whoever begins a step has taken it
+    expect(noted()).toEqual(['take', 'tap', 'tap', 'tap', 'back'])
+    fireEvent.click(screen.getByRole('button', { name: 'that is enough' }))
+    expect(screen.getByRole('button', { name: 'Go on' })).toBeDefined()
+    key('PageUp')
+    expect(noted().at(-1)).toBe('again')
+    expect(screen.getByTestId('count').textContent).toBe('2')
+    // a held key is one press
+    fireEvent.keyDown(window, { key: 'PageDown', repeat: true })
+    expect(screen.getByTestId('count').textContent).toBe('2')
+    key('PageDown', nails.wanted - 2)
+    key('PageDown')
+    expect(title()).not.toBe(titleOf(nails))
+  })
+
+  it('says what was noted, takes it back, and offers nothing that a step does not have', () => {
+    events = []
+    show(<At />)
+    expect(screen.getByRole('button', { name: 'Bag empty' }).hasAttribute('disabled')).toBe(true)
+    leafTo(steps.find((s) => s.kind === 'nails')!)
+    fireEvent.click(screen.getByRole('button', { name: 'Bag empty' }))
+    fireEvent.click(screen.getByRole('button', { name: '1 emptied' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Take one emptied back' }))
+    expect(screen.getByRole('button', { name: '1 emptied' })).toBeDefined()
+    expect(events.map((e) => e.amount)).toEqual([null, null, -1])
+  })
+
+  it('shows what it waits for, and a timer that somebody has heard is gone', () => {
+    events = []
+    show(<At />)
+    key('PageDown', 2)
+    const bar = screen.getByRole('region', { name: 'Timers' })
+    expect(within(bar).getByRole('button').textContent).toMatch(/whips, 10 min left/)
+    expect(title()).toBe(titleOf(steps[1]!))
+    expect(screen.getByText(/▸ Sugar-and-butter whips/)).toBeDefined()
+    fireEvent.click(within(bar).getByRole('button'))
+    expect(screen.queryByRole('region', { name: 'Timers' })).toBeNull()
+    expect(screen.queryByText(/▸/)).toBeNull()
+  })
+})
+
+describe('what is said at a step', () => {
+  // what the theme writes into the page is not said
+  const says = (step: BenchStep, of = frozen) =>
+    show(
+      <div data-testid="said">
+        <StepSays step={step} frozen={of} />
+      </div>,
+    ).getByTestId('said')
+
+  it('is to weigh in all that the base takes, as the plan has it', () => {
+    const text = says(steps.find((s) => s.kind === 'base')!).textContent!
+    for (const { name } of plan.base.ingredients) expect(text).toContain(name)
+    // the numbers of the icing's own screen, which sum to their whole
+    const grams = [...text.matchAll(/([\d,]+) g/g)].map((m) => Number(m[1]!.replaceAll(',', '')))
+    const whole = plan.base.ingredients.reduce((sum, i) => sum + i.grams, 0)
+    expect(grams.reduce((a, b) => a + b)).toBe(Math.round(whole))
+  })
+
+  it('is the drops that the colour’s own screen gives', async () => {
+    const step = steps.find((s) => s.kind === 'mix' && s.what === 'Dusk')!
+    const bowl = colourBowls(order, plan).find((b) => b.name === 'Dusk')!
+    const { doses } = mixBowl(taskOf(bowl), frozen.workshop).chosen
+    expect(doses.length).toBeGreaterThan(0)
+    const text = says(step)
+    for (const { words, name } of doses)
+      await waitFor(() => expect(text.textContent).toContain(`${words} ${name.toLowerCase()}`), patient)
+  })
+
+  it('is what a chain takes on from the bowl before, and only what is added to that', async () => {
+    const { mixing, steps: chain } = schools(order, workshop, 'moss').find((s) => s.id === 'carryOver')!
+    const on = { ...order, mixing }
+    const chained = freeze(on, planOrder(on, workshop), workshop)
+    const carried = chain.find((s) => !s.fresh && s.add.length > 0)!
+    const step = chained.steps.find((s) => s.kind === 'mix' && s.colourIds[0] === carried.colourId)!
+    const text = says(step, chained)
+    expect(text.textContent).toMatch(
+      /^Scrape what is left into the bowl, .* g or so\. Stir in plain icing up to/,
+    )
+    expect(text.textContent).toContain(`up to ${measuresOf(workshop.settings).toWeigh(step.grams!)}.`)
+    for (const { words, name } of carried.add)
+      await waitFor(() => expect(text.textContent).toContain(`${words} ${name.toLowerCase()}`), patient)
+  })
+
+  it('is what is taken from the bowl and how much liquid goes in, which together are what is wanted', () => {
+    for (const step of steps.filter((s) => s.kind === 'thin')) {
+      const batch = plan.batches.find((b) => b.id === step.batchIds[0])!
+      expect(step.grams! + batch.liquidGrams).toBeCloseTo(batch.grams, 6)
+      const { toWeigh, liquid } = measuresOf(workshop.settings)
+      expect(says(step).textContent).toMatch(
+        `Take ${toWeigh(step.grams!)}, stir in ${liquid(batch.liquidGrams)} liquid`,
+      )
+      cleanup()
+    }
+  })
+})
+
+describe('the board on the wall', () => {
+  it('says what is worked on, what is free, what is waited for, and how much is done', () => {
+    const [base] = steps
+    const nails = steps.find((s) => s.kind === 'nails')!
+    const at = new Date().toISOString()
+    const note = (id: string, stepId: string, kind: BenchEvent['kind']): BenchEvent => ({
+      ...{ id, stepId, kind, at, by: 'Ada', amount: null, note: null },
+    })
+    events = [note('1', base!.id, 'tap'), note('2', nails.id, 'take'), note('3', nails.id, 'tap')]
+    show(<At board />)
+    const column = (name: string) => screen.getByRole('heading', { name }).closest('section')!.textContent!
+    expect(column('Now')).toContain(`${titleOf(nails)} · 1 of ${nails.wanted}`)
+    expect(column('Now')).toContain('Ada')
+    expect(column('Next')).toContain(titleOf(steps[1]!))
+    // everything waits for the mixer
+    expect(column('Next')).not.toContain('free now')
+    expect(column('Waiting')).toContain('whips, 10 min left')
+    expect(screen.getByText(`1 of ${steps.length}`)).toBeDefined()
+  })
+})
