@@ -2,7 +2,8 @@ import * as Comlink from 'comlink'
 import useSWR from 'swr'
 import type { Order, Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
-import type { PlacedKind, Placing } from './placing.worker.ts'
+import type { PlacedKind } from '#core/placing/placedKinds'
+import type { Placing } from './placing.worker.ts'
 
 let remote: Comlink.Remote<Placing> | null = null
 let sent: Workshop | null = null

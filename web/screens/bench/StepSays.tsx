@@ -1,11 +1,11 @@
 import { useMemo } from 'react'
 import { loadDefinition } from '#core/loads/index'
 import type { BenchStep, Frozen } from '#core/model/bench'
+import { colourBowls } from '#core/plan/colourBowls'
 import { strokeDefinition } from '#core/strokes/index'
 import { formatParts } from '#core/units'
 import { type Measures, measuresOf } from '../../parts/weight.tsx'
 import { BowlDoses, bowlStart } from '../order/bowl/BowlDoses.tsx'
-import { colourBowls } from '../order/colours/bowlTasks.ts'
 
 /** What to do at a step, in few words. */
 export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) {

@@ -1,9 +1,9 @@
 import { useMemo } from 'react'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { type ColourBowl, taskOf } from '#core/plan/colourBowls'
 import type { Measures } from '../../../parts/weight.tsx'
 import { useBowls, useSchools } from '../../../workers/colours.ts'
-import { type ColourBowl, taskOf } from '../colours/bowlTasks.ts'
 import css from './BowlDoses.module.css'
 
 /** Below this nothing worth scraping comes from the bowl before, g. */

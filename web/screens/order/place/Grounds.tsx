@@ -1,11 +1,11 @@
 import { Circle, Line, Rect, Text } from 'react-konva'
 import { type BorderUnit, borderUnits } from '#core/placing/borders'
 import { borderOnLine, type LinePoint } from '#core/placing/onLine'
+import type { PlacedKind } from '#core/placing/placedKinds'
 import type { Chart, Course } from '#core/surfaces/chart'
 import { signedMm2 } from '#core/surfaces/outline'
 import { shade } from '../../../drawings/shade.ts'
 import type { Board } from '../../../solid/bodyOf.ts'
-import type { PlacedKind } from '../../../workers/placing.worker.ts'
 import { fromAbove, type View } from './views.ts'
 
 const POINTS = 120

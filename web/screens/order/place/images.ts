@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
+import type { PlacedKind } from '#core/placing/placedKinds'
 import { bounds, paintFlower } from '../../../drawings/paintFlower.ts'
-import type { PlacedKind } from '../../../workers/placing.worker.ts'
 
 /** A flower painted once, to be put down as often as it stands there. */
 export interface Stamp {

@@ -1,7 +1,7 @@
-import type { BowlTask } from '#core/colour/bowl'
-import type { Stiffness } from '#core/common'
-import type { Order } from '#core/model/order'
-import type { Plan } from '#core/model/plan'
+import type { BowlTask } from '../colour/bowl.ts'
+import type { Stiffness } from '../common.ts'
+import type { Order } from '../model/order.ts'
+import type { Plan } from '../model/plan.ts'
 
 /** A bowl of one colour: its task, and how its icing is thinned afterwards. */
 export interface ColourBowl extends BowlTask {

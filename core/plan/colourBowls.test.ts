@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { starterWorkshop } from '#core/catalogue/starter'
 import { orderFileSchema } from '#core/files/orderFile'
+import { colourBowls, taskOf } from '#core/plan/colourBowls'
 import { planOrder } from '#core/plan/index'
-import { colourBowls, taskOf } from './bowlTasks.ts'
 
 const { order } = orderFileSchema.parse(JSON.parse(readFileSync('demo/observatory.json', 'utf8')))
 const plan = planOrder(order, starterWorkshop)
