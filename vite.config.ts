@@ -22,6 +22,8 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // what is looked at before printing, at a desk
+        globIgnores: ['assets/pdf-*.js'],
         maximumFileSizeToCacheInBytes: 5_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],

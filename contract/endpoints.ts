@@ -5,6 +5,7 @@ import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
 import { orderEndpoints } from './orders.ts'
+import { printEndpoints } from './prints.ts'
 import { sessionEndpoints } from './session.ts'
 import { weighingEndpoints } from './weighings.ts'
 import { workshopEndpoints } from './workshop.ts'
@@ -15,6 +16,7 @@ export const allEndpoints: readonly Endpoint[] = [
   sessionEndpoints,
   orderEndpoints,
   benchEndpoints,
+  printEndpoints,
   workshopEndpoints,
   weighingEndpoints,
   dyeEndpoints,

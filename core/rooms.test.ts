@@ -8,7 +8,7 @@ const ROOMS = [
   ...['schedule', 'tips', 'geometry', 'strokes', 'tools', 'places', 'loads', 'surfaces', 'words', 'bouquet'],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
   ...['solids', 'pile', 'flowers', 'mesh', 'guides', 'placing'],
-  ...['bags', 'colour', 'plan', 'lighter', 'timeline', 'orders', 'bench'],
+  ...['bags', 'colour', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(

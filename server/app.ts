@@ -21,6 +21,7 @@ import { dyeRoutes } from './resources/dyes.ts'
 import { flowerRoutes } from './resources/flowers.ts'
 import { icingRoutes } from './resources/icings.ts'
 import { orderRoutes } from './resources/orders.ts'
+import { printRoutes } from './resources/prints.ts'
 import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
 
@@ -107,6 +108,7 @@ function api(context: AppContext, passphrase: string | null): express.Router {
   router.use(
     orderRoutes(context),
     benchRoutes(context),
+    printRoutes(context),
     workshopRoutes(context),
     flowerRoutes(context),
     icingRoutes(context),

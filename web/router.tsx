@@ -67,8 +67,22 @@ export const router = createBrowserRouter([
           {
             path: 'bench',
             lazy: async () => ({
-              Component: (await import('./screens/order/bench/BenchStop.tsx')).BenchStop,
+              Component: (await import('./screens/order/bench/BenchFrame.tsx')).BenchFrame,
             }),
+            children: [
+              {
+                index: true,
+                lazy: async () => ({
+                  Component: (await import('./screens/order/bench/BenchStop.tsx')).BenchStop,
+                }),
+              },
+              {
+                path: 'prints/:kind?',
+                lazy: async () => ({
+                  Component: (await import('./screens/order/prints/Prints.tsx')).Prints,
+                }),
+              },
+            ],
           },
           {
             path: 'timeline/:part?',

@@ -4,9 +4,11 @@ import type { Plan, Use } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { flowersPiped } from '../plan/piped.ts'
 import type { Activity } from '../timeline/activity.ts'
+import { momentOf } from '../timeline/clock.ts'
 import { BenchDays } from '../timeline/day.ts'
 import { orderWork } from '../timeline/problem.ts'
 import { idOf, spreadId, thingOf } from '../timeline/work/context.ts'
+import { startsOf } from './starts.ts'
 
 /** What a step is made from besides its activity. */
 type Part = Partial<BenchStep> & Pick<BenchStep, 'id' | 'kind'>
@@ -33,8 +35,10 @@ export function benchSteps(order: Order, plan: Plan, workshop: Workshop): BenchS
     piece: (id) => order.pieces.find((p) => p.id === id)!,
   }
   const made = new Map<string, BenchStep[]>()
-  for (const a of sorted(activities, startsOf(order, plan, workshop))) {
+  const starts = startsOf(new BenchDays([{ order, plan }], workshop).answer(null).table)
+  for (const a of sorted(activities, starts)) {
     const parts = partsOf(a, of)
+    const start = starts.get(a.id)
     const wait = waitAfter(activities, a)
     made.set(
       a.id,
@@ -43,6 +47,7 @@ export function benchSteps(order: Order, plan: Plan, workshop: Workshop): BenchS
           ...{ what: a.what, where: a.where, wanted: 1, spare: 0, minutes: a.minutes / parts.length },
           ...{ pieceId: a.pieceId, useIds: [], colourIds: a.colourIds, bags: [], batchIds: [], grams: null },
           wait: i === parts.length - 1 ? wait : null,
+          at: start === undefined ? null : momentOf(start),
           // bags are filled by whoever is free; everything else is gone through in its order
           after:
             i > 0 && part.kind !== 'fill'
@@ -71,18 +76,6 @@ function stepsBefore(step: BenchStep, made: ReadonlyMap<string, BenchStep[]>): B
       found.set(before, waits || (found.get(before) ?? false))
   }
   return [...found].map(([id, waits]) => ({ id, waits }))
-}
-
-/** When each activity begins by the timetable; empty where there is none. */
-function startsOf(order: Order, plan: Plan, workshop: Workshop): ReadonlyMap<string, number> {
-  const { table } = new BenchDays([{ order, plan }], workshop).answer(null)
-  const starts = new Map<string, number>()
-  for (const { id, from } of table?.tasks ?? []) {
-    // stretches of one activity are numbered
-    const own = id.replace(/ #\d+$/, '')
-    starts.set(own, Math.min(from, starts.get(own) ?? Number.POSITIVE_INFINITY))
-  }
-  return starts
 }
 
 /** By when they begin, and never before what they wait for. */

@@ -1,4 +1,5 @@
 import { daySettingsSchema } from '../model/day.ts'
+import { ALLERGENS_HERE, USUAL_LABELS } from '../model/labels.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 import { catalogueDyes } from './dyes.ts'
@@ -50,6 +51,9 @@ export const starterSettings: Settings = {
   lidClearMm: 20,
   liftSeconds: 12,
   wipeEveryStrokes: 60,
+  labels: USUAL_LABELS,
+  boxWords: `Icing and decorations contain ${ALLERGENS_HERE}. Ask us what the cake itself contains.`,
+  keepWords: 'Keep cool, level and out of the sun.',
   setOnSeconds: 6,
   setOns: [...starterSetOns],
   pantry: {},

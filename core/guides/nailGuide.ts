@@ -1,6 +1,6 @@
 import { type ResolvedLayer, standsRound } from '../flowers/layers.ts'
 import type { Flower } from '../model/flower.ts'
-import { escapeText, layPages, mm, type Stamp } from './page.ts'
+import { escapeText, GAP_MM, layPages, mm, type Stamp } from './page.ts'
 
 /** Nail heads to choose from when a flower names none, mm. */
 const HEADS = [25, 30, 40, 50, 60, 70, 80]
@@ -51,21 +51,24 @@ export function guideStamp(name: string, guide: NailGuide): Stamp {
   const reach = guide.reachMm === null ? '' : `<circle r="${mm(guide.reachMm)}" stroke-dasharray="4 1.5"/>`
   const rings = rows + reach
   const words = [
-    name,
-    guide.folds > 0 ? `${guide.folds} parts` : 'rings only',
-    `${guide.nailMm} mm nail`,
-    ...(guide.reachMm === null ? [] : [`petals to ${guide.reachMm} mm`]),
-  ].join(', ')
+    [name, guide.folds > 0 ? `${guide.folds} parts` : 'rings only'],
+    [`${guide.nailMm} mm nail`, ...(guide.reachMm === null ? [] : [`petals to ${guide.reachMm} mm`])],
+  ]
   return {
     widthMm: 2 * half,
-    heightMm: 2 * half + 8,
+    heightMm: 2 * half + 11,
     svg:
-      `<g transform="translate(0 -4)" fill="none" stroke="#000" stroke-width="0.25">` +
+      `<g transform="translate(0 -5.500)" fill="none" stroke="#000" stroke-width="0.25">` +
       `<rect x="${mm(-half)}" y="${mm(-half)}" width="${mm(2 * half)}" height="${mm(2 * half)}" stroke="#999"/>` +
       `<circle r="${mm(nail)}" stroke-width="0.4"/>${rings}<path d="${lines}"/>` +
       `<path d="M0 ${mm(-half + 1)}l1.500 2.500h-3z" fill="#000" stroke="none"/></g>` +
-      `<text y="${mm(half + 0.5)}" text-anchor="middle" font-size="3">${escapeText(words)}</text>` +
-      `<text y="${mm(half + 3.8)}" text-anchor="middle" font-size="2.400" fill="#555">ink side down, arrow away from you</text>`,
+      words
+        .map(
+          (line, i) =>
+            `<text y="${mm(half - 1 + 3.3 * i)}" text-anchor="middle" font-size="2.800">${escapeText(line.join(', '))}</text>`,
+        )
+        .join('') +
+      `<text y="${mm(half + 5.3)}" text-anchor="middle" font-size="2.400" fill="#555">ink side down, arrow away from you</text>`,
   }
 }
 
@@ -79,8 +82,8 @@ export function nailGuidePages(
   diameterMm: number,
 ): string[] {
   const stamp = guideStamp(flower.name, nailGuide(flower, layers, diameterMm))
-  const across = Math.floor((190 + 6) / (stamp.widthMm + 6))
-  const down = Math.floor((263 + 6) / (stamp.heightMm + 6))
+  const across = Math.floor((190 + GAP_MM) / (stamp.widthMm + GAP_MM))
+  const down = Math.floor((263 + GAP_MM) / (stamp.heightMm + GAP_MM))
   const copies = Math.max(1, Math.min(COPIES, across * down))
   return layPages(Array(copies).fill(stamp), `Nail guides: ${flower.name}`)
 }

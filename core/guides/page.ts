@@ -1,7 +1,8 @@
 /** A4 in millimetres, and the margin printers need. */
 export const PAGE = { widthMm: 210, heightMm: 297, marginMm: 10 }
 
-const GAP_MM = 6
+/** Room to cut in; three squares for a nail of 50 mm still stand side by side. */
+export const GAP_MM = 5
 
 /** Something to lay on a page: its size, and its drawing with the origin at its own middle, in mm. */
 export interface Stamp {

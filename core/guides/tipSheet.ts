@@ -1,25 +1,17 @@
 import type { OwnedTip } from '../model/tip.ts'
-import { familyOf, openingOutlines } from '../tips/index.ts'
+import { familyOf } from '../tips/index.ts'
+import { openingPath } from './opening.ts'
 import { escapeText, layPages, mm, type Stamp } from './page.ts'
 
 /** One opening at true size with its name: a person lays a tip on it to see whether it is this one. */
 function tipStamp(tip: OwnedTip): Stamp {
-  const outlines = openingOutlines(tip.opening)
-  const points = outlines.flat()
-  const [left, right] = [Math.min(...points.map((p) => p[0])), Math.max(...points.map((p) => p[0]))]
-  const [low, high] = [Math.min(...points.map((p) => p[1])), Math.max(...points.map((p) => p[1]))]
-  const d = outlines
-    .map(
-      (o) =>
-        `M${o.map(([x, y]) => `${mm(x - (left + right) / 2)} ${mm(-(y - (low + high) / 2))}`).join('L')}Z`,
-    )
-    .join('')
+  const { d, heightMm } = openingPath(tip.opening)
   const family = familyOf(tip.opening)
   const words = [family.label, family.describe(tip.opening), tip.stamp ? `stamped ${tip.stamp}` : '']
-  const below = (high - low) / 2 + 1.5
+  const below = heightMm / 2 + 1.5
   return {
     widthMm: 43,
-    heightMm: Math.max(18, high - low + 17),
+    heightMm: Math.max(18, heightMm + 17),
     svg:
       `<path d="${d}" transform="translate(0 -4)" fill="#000"/>` +
       words

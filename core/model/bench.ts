@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema, nameSchema } from '../common.ts'
+import { momentSchema } from './day.ts'
 import { orderSchema } from './order.ts'
 import { planSchema } from './plan.ts'
 import { workshopSchema } from './workshop.ts'
@@ -57,6 +58,8 @@ export const benchStepSchema = z.object({
   /** To weigh out: base icing of a make. */
   grams: z.number().nullable(),
   wait: stepWaitSchema.nullable(),
+  /** Local moment at which its work begins by the timetable; null where none can be made. */
+  at: momentSchema.nullable().default(null),
   /** Steps that must be done before; `waits` where what is waited for after them must be over too. */
   after: z.array(z.object({ id: z.string(), waits: z.boolean() })),
 })

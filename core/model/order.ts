@@ -203,6 +203,15 @@ export const arrangementChoiceSchema = z.object({
 })
 export type ArrangementChoice = z.infer<typeof arrangementChoiceSchema>
 
+/** What the customer is offered: a price for one of each piece, as somebody has set it. */
+export const offerSchema = z.object({
+  prices: z.record(idSchema, z.number().min(0, 'At least 0.').max(100_000, 'At most 100,000.')),
+  /** What is said under the prices: deposit, delivery, how long it holds. */
+  words: z.string().max(1000, 'At most 1,000 characters.'),
+})
+export type Offer = z.infer<typeof offerSchema>
+export const NO_OFFER: Offer = { prices: {}, words: '' }
+
 /** An order field by field, as this version of the model has it. */
 export const orderFields = z.object({
   id: idSchema,
@@ -229,6 +238,7 @@ export const orderFields = z.object({
   bagPins: z.array(bagPinSchema).max(200).default([]),
   arrangement: arrangementChoiceSchema.nullable().default(null),
   settled: settledSchema.default(NOTHING_SETTLED),
+  offer: offerSchema.default(NO_OFFER),
   colours: z.array(orderColourSchema).max(60).default([]),
   /** Everything that is put on some piece and not piped. */
   setOns: z.array(setOnSchema).max(60, 'At most 60 different things.').default([]),

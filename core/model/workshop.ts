@@ -4,6 +4,7 @@ import { daySettingsSchema } from './day.ts'
 import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'
+import { ALLERGENS_HERE, labelMediaSchema, USUAL_LABELS } from './labels.ts'
 import { setOnSchema } from './setOn.ts'
 import { ownedTipSchema } from './tip.ts'
 
@@ -88,6 +89,15 @@ export const settingsSchema = z.object({
   setOnSeconds: z.number().min(0.5).max(600).default(6),
   /** At the bench a tip is wiped after so many strokes. */
   wipeEveryStrokes: z.number().int().min(1).max(5000).default(60),
+  /** What labels are printed on unless somebody chooses otherwise. */
+  labels: labelMediaSchema.default(USUAL_LABELS),
+  /** What the label of a box says: as the rules where it is sold want it, with what the icing contains in its place. */
+  boxWords: z
+    .string()
+    .max(300, 'At most 300 characters.')
+    .refine((text) => text.includes(ALLERGENS_HERE), `Keep ${ALLERGENS_HERE}: there stands what it contains.`)
+    .default(`Icing and decorations contain ${ALLERGENS_HERE}. Ask us what the cake itself contains.`),
+  keepWords: z.string().max(300, 'At most 300 characters.').default('Keep cool, level and out of the sun.'),
   /** Things to put on that orders choose from. */
   setOns: z.array(setOnSchema).max(200, 'At most 200 things to put on.').default([]),
   /** Ingredients on hand by name, g. */

@@ -1,6 +1,6 @@
 import { arrangeBouquet } from '../bouquet/arrange.ts'
 import { NOTHING_SETTLED } from '../model/day.ts'
-import type { Order, Piece } from '../model/order.ts'
+import { NO_OFFER, type Order, type Piece } from '../model/order.ts'
 import type { SurfaceKind } from '../surfaces/index.ts'
 
 /** An empty order for a day, piped in the given icing kind. */
@@ -21,6 +21,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     bagPins: [],
     arrangement: null,
     settled: NOTHING_SETTLED,
+    offer: NO_OFFER,
     colours: [],
     setOns: [],
     pieces: [],

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
+import type { PrintAsk } from '../prints/prints.ts'
 import type { PlanAnswer, PlanTask } from './worker.ts'
 
 type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
@@ -17,6 +18,8 @@ export interface PlanPool {
   calendar(about: About): Promise<Uint8Array>
   /** The order frozen with its plan and its steps, as JSON. @throws as `plan` does. */
   frozen(about: About): Promise<Uint8Array>
+  /** Something printed as PDF, and what to know about it. @throws as `plan` does. */
+  print(about: About & { print: PrintAsk }): Promise<{ bytes: Uint8Array; notes: string[] }>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
@@ -49,7 +52,7 @@ export function planPool(): PlanPool {
     return loaded
   }
 
-  async function run(about: Omit<PlanTask, 'begun' | 'limits'>): Promise<Uint8Array> {
+  async function answer(about: Omit<PlanTask, 'begun' | 'limits'>) {
     await ready()
     if (pool.queueSize >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
@@ -61,8 +64,9 @@ export function planPool(): PlanPool {
     const task = { ...about, begun, limits: { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS } }
     try {
       const answer = await pool.run(task, { signal: ending.signal })
-      if ('bytes' in answer) return answer.bytes
+      if ('bytes' in answer) return answer
       if ('faults' in answer) throw invalid(answer.faults)
+      if ('tooManyPages' in answer) throw tooMuch(`It would be ${answer.tooManyPages} pages.`)
       if ('outOfTime' in answer) throw tooMuch('Its plan was not done in time.')
       throw tooMuch(`Its plan would be ${Math.round(answer.tooLarge / 1e6)} million characters long.`)
     } catch (error) {
@@ -73,11 +77,17 @@ export function planPool(): PlanPool {
     }
   }
 
+  const run = async (about: Omit<PlanTask, 'begun' | 'limits'>) => (await answer(about)).bytes
+
   return {
     plan: (about) => run({ ...about, table: null }),
     table: ({ table, ...about }) => run({ ...about, table }),
     calendar: (about) => run({ ...about, table: 'calendar' }),
     frozen: (about) => run({ ...about, table: 'frozen' }),
+    print: async (about) => {
+      const { bytes, notes = [] } = await answer({ ...about, table: null })
+      return { bytes, notes }
+    },
     ready,
     close: () => pool.destroy(),
   }

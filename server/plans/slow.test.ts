@@ -11,6 +11,7 @@ const slowPlans: PlanPool = {
   table: () => slowly('bag\r\n1'),
   calendar: () => slowly('BEGIN:VCALENDAR'),
   frozen: () => slowly('{}'),
+  print: async () => ({ bytes: await slowly('%PDF'), notes: [] }),
   ready: async () => {},
   close: async () => {},
 }

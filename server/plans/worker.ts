@@ -9,6 +9,7 @@ import { isModest } from '#core/plan/limits'
 import { standBehind } from '../check/behind.ts'
 import { type TableName, tableCsv } from '../exports/tables.ts'
 import { timelineCalendar } from '../exports/timeline.ts'
+import { laidOut, type PrintAsk, printed } from '../prints/prints.ts'
 import { type SharedWorkshop, unshared } from '../workshop/shared.ts'
 import { OutOfTimeError, within } from './within.ts'
 
@@ -23,6 +24,8 @@ export interface PlanTask {
   workshop: SharedWorkshop
   /** One of the plan's tables as CSV, its timetable as a calendar, or the order frozen for the bench; null for the whole plan as JSON. */
   table: TableName | 'calendar' | 'frozen' | null
+  /** Something to print instead. */
+  print?: PrintAsk
   limits: PlanLimits
   /** One integer in shared memory: 1 as soon as the work has begun, so that waiting is not taken for work. */
   begun: SharedArrayBuffer
@@ -37,16 +40,32 @@ export interface PlanLimits {
 
 /** The answer is made into bytes here, so that nobody has to do it who is asked by others meanwhile. */
 export type PlanAnswer =
-  | { bytes: Uint8Array }
+  | { bytes: Uint8Array; notes?: string[] }
   | { faults: Fault[] }
   | { tooLarge: number }
+  | { tooManyPages: number }
   | { outOfTime: true }
 
 /** Characters that an answer may have: a hundred times the demo order's plan. */
 const MOST_CHARACTERS = 8_000_000
 
-export default function plan(task: PlanTask): PlanAnswer {
+export default function plan(task: PlanTask): PlanAnswer | Promise<PlanAnswer> {
   Atomics.store(new Int32Array(task.begun), 0, 1)
+  const { print } = task
+  if (print) return answered(task, (order, workshop) => laidOut(print, order, workshop), printed)
+  return answered(
+    task,
+    (order, workshop) => answer(order, workshop, task.table),
+    (made) => made,
+  )
+}
+
+/** Reads the order and works on it within its limits; `then` goes on with what came out, after them. */
+function answered<T, R>(
+  task: PlanTask,
+  work: (order: Order, workshop: Workshop) => T,
+  then: (made: T) => R,
+): R | PlanAnswer {
   const workshop = unshared(task.workshop)
   const read = task.checked
     ? { success: true as const, data: JSON.parse(task.document) as Order }
@@ -55,9 +74,7 @@ export default function plan(task: PlanTask): PlanAnswer {
   const order = read.data
   const { workMs, modestWorkMs } = task.limits
   try {
-    return within(isModest(order, workshop) ? modestWorkMs : workMs, () =>
-      answer(order, workshop, task.table),
-    )
+    return then(within(isModest(order, workshop) ? modestWorkMs : workMs, () => work(order, workshop)))
   } catch (error) {
     if (error instanceof OutOfTimeError) return { outOfTime: true }
     if (error instanceof UnplannableOrderError) return { faults: error.faults }

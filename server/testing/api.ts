@@ -46,6 +46,7 @@ const sharedPlans: PlanPool = {
   table: (about) => pool().table(about),
   calendar: (about) => pool().calendar(about),
   frozen: (about) => pool().frozen(about),
+  print: (about) => pool().print(about),
   ready: () => pool().ready(),
   close: async () => {},
 }

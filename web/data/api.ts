@@ -30,7 +30,16 @@ interface Call {
 /**
  * One call of the API. @throws ApiError with the problem document, OfflineError when nothing answers.
  */
-export async function api<T>(path: string, { method = 'GET', body, file, version }: Call = {}): Promise<T> {
+export async function api<T>(path: string, call: Call = {}): Promise<T> {
+  const response = await answerOf(path, call)
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+/** As `api`, where the answer is no JSON. */
+export async function answerOf(
+  path: string,
+  { method = 'GET', body, file, version }: Call = {},
+): Promise<Response> {
   const headers: Record<string, string> = {}
   if (body !== undefined) headers['Content-Type'] = 'application/json'
   if (file) headers['Content-Type'] = 'application/octet-stream'
@@ -54,7 +63,7 @@ export async function api<T>(path: string, { method = 'GET', body, file, version
     if (response.status === 401) askForPassphrase()
     throw new ApiError(problem)
   }
-  return (response.status === 204 ? undefined : await response.json()) as T
+  return response
 }
 
 async function readProblem(response: Response): Promise<Problem> {

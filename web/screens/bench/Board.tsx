@@ -1,9 +1,10 @@
 import { nextFor, progress } from '#core/bench/turn'
+import { aboutOf, titleOf, waitWords } from '#core/bench/words'
 import { formatMinutes } from '#core/units'
 import type { Bench } from '../../bench/useBench.ts'
 import css from './Board.module.css'
 import { LineWords } from './LineWords.tsx'
-import { aboutOf, leftWords, titleOf, waitWords } from './stepWords.ts'
+import { leftWords } from './stepWords.ts'
 import { useClock } from './useClock.ts'
 
 const SECOND_MS = 1000

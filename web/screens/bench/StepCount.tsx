@@ -2,9 +2,10 @@ import { IconChevronRight, IconCirclePlus } from '@tabler/icons-react'
 import type { Standing } from '#core/bench/tally'
 import type { Held } from '#core/bench/turn'
 import type { Between } from '#core/bench/within'
+import { titleOf, waitWords } from '#core/bench/words'
 import type { BenchStep } from '#core/model/bench'
 import css from './Bench.module.css'
-import { leftWords, tapWords, titleOf, waitWords } from './stepWords.ts'
+import { leftWords, tapWords } from './stepWords.ts'
 
 /** More marks than these are not counted by eye. */
 const MOST_MARKS = 60

@@ -1,8 +1,9 @@
 import { IconBell, IconCheck } from '@tabler/icons-react'
 import { useEffect, useRef } from 'react'
 import type { Timer } from '#core/bench/timers'
+import { waitWords } from '#core/bench/words'
 import css from './Bench.module.css'
-import { leftWords, waitWords } from './stepWords.ts'
+import { leftWords } from './stepWords.ts'
 
 const SHOWN = 4
 

@@ -9,6 +9,7 @@ import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import { freeze } from '#core/bench/freeze'
 import { tally } from '#core/bench/tally'
 import { timers } from '#core/bench/timers'
+import { titleOf } from '#core/bench/words'
 import { mixBowl } from '#core/colour/bowl'
 import type { BenchEvent, BenchStep } from '#core/model/bench'
 import { colourBowls, taskOf } from '#core/plan/colourBowls'
@@ -22,7 +23,6 @@ import { HereWorker } from '../../testing/workers.ts'
 import { Board } from './Board.tsx'
 import { Run } from './Run.tsx'
 import { StepSays } from './StepSays.tsx'
-import { titleOf } from './stepWords.ts'
 
 vi.mock('comlink', async () => (await import('../../testing/workers.ts')).comlinkHere)
 vi.mock('../../data/workshop.ts', () => ({ useWorkshop: () => ({ workshop: demoWorkshop() }) }))

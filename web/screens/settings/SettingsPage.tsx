@@ -1,6 +1,7 @@
 import { SegmentedControl, Switch } from '@mantine/core'
 import { Link } from 'react-router'
 import type { z } from 'zod'
+import { ALLERGENS_HERE } from '#core/model/labels'
 import { type Settings, settingsSchema } from '#core/model/workshop'
 import { editSettings, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
 import { Card, PageHead } from '../../parts/Card.tsx'
@@ -245,6 +246,24 @@ export function SettingsPage() {
                 label="Larger type"
                 checked={settings.largeType}
                 onChange={(e) => change({ largeType: e.currentTarget.checked })}
+              />
+            </div>
+          </Card>
+          <Card title="What box labels say" aside="as the rules where you sell want it">
+            <div className={css.words}>
+              <TextField
+                label={`Contents; ${ALLERGENS_HERE} stands for what the icing contains`}
+                multiline
+                value={settings.boxWords}
+                schema={settingsSchema.shape.boxWords}
+                onChange={(boxWords) => change({ boxWords })}
+              />
+              <TextField
+                label="Keeping"
+                multiline
+                value={settings.keepWords}
+                schema={settingsSchema.shape.keepWords}
+                onChange={(keepWords) => change({ keepWords })}
               />
             </div>
           </Card>

@@ -1,7 +1,7 @@
-import { NavLink, Outlet } from 'react-router'
+import { Outlet } from 'react-router'
 import { standsOnBoard } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import css from './PiecesFrame.module.css'
+import { PartLinks } from '../../../parts/PartLinks.tsx'
 
 /** The parts of what is to be made: what is on each piece, where it goes, how it all stands together. */
 export function PiecesFrame() {
@@ -16,13 +16,7 @@ export function PiecesFrame() {
   ]
   return (
     <>
-      <nav aria-label="Parts of the pieces" className={css.parts}>
-        {parts.map(({ to, end, name }) => (
-          <NavLink key={to} to={to} end={end} className={css.part}>
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <PartLinks label="Parts of the pieces" parts={parts} />
       <Outlet />
     </>
   )

@@ -1,0 +1,45 @@
+/** Something that prints a PDF; each driver knows one way. */
+export interface Printer {
+  id: 'browser' | 'simulated'
+  name: string
+  about: string
+  /** Prints labels only. */
+  labelsOnly: boolean
+  /** @param at where the same PDF stands on the server. */
+  print(job: { pdf: ArrayBuffer; title: string; at: string }): void
+}
+
+/** Every printer that the machine knows, through the browser's own dialog. */
+const browser: Printer = {
+  id: 'browser',
+  name: 'Print dialog',
+  about: 'Any printer of this machine. Choose 100 %, not “fit to page”.',
+  labelsOnly: false,
+  print({ pdf, title }) {
+    const url = URL.createObjectURL(new Blob([pdf], { type: 'application/pdf' }))
+    const opened = window.open(url, '_blank')
+    if (opened) opened.addEventListener('load', () => opened.print())
+    else
+      throw new Error(
+        `The browser does not let Kanten open a window. Open “${title}” as PDF and print it there.`,
+      )
+    // as long as anybody leaves the dialog open
+    setTimeout(() => URL.revokeObjectURL(url), 600_000)
+  },
+}
+
+export interface StripJob {
+  pdf: ArrayBuffer
+  title: string
+}
+
+/** A label printer that is only drawn: the strip comes out on the screen. */
+const simulated = (comesOut: (job: StripJob) => void): Printer => ({
+  id: 'simulated',
+  name: 'Simulated label printer',
+  about: 'Shows the strip as it would come out, at true size. Nothing is put on paper.',
+  labelsOnly: true,
+  print: ({ pdf, title }) => comesOut({ pdf, title }),
+})
+
+export const printersFor = (comesOut: (job: StripJob) => void): Printer[] => [browser, simulated(comesOut)]

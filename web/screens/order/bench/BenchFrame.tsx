@@ -1,0 +1,17 @@
+import { Outlet } from 'react-router'
+import { PartLinks } from '../../../parts/PartLinks.tsx'
+
+const PARTS = [
+  { to: '.', end: true, name: 'Work' },
+  { to: 'prints', end: false, name: 'Prints' },
+]
+
+/** The parts of the bench: the work itself, and what is printed for it. */
+export function BenchFrame() {
+  return (
+    <>
+      <PartLinks label="Parts of the bench" parts={PARTS} />
+      <Outlet />
+    </>
+  )
+}
