@@ -8,6 +8,7 @@ import { formulaSmall } from './formulaSmall.ts'
 import { pileBenchmarks } from './piles.ts'
 import { placingBenchmarks } from './placing.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
+import { printBenchmarks } from './prints.ts'
 import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
 import { solidBenchmarks } from './solid.ts'
@@ -37,7 +38,9 @@ const quick: Benchmark[] = [
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
-  ...[fewerTips, lighterBenchmark, ...atBenchBenchmarks, ...serverBenchmarks].filter(wanted),
+  ...[fewerTips, lighterBenchmark, ...atBenchBenchmarks, ...printBenchmarks, ...serverBenchmarks].filter(
+    wanted,
+  ),
   ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
 

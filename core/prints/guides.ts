@@ -6,7 +6,7 @@ import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import { chartOf } from '../surfaces/index.ts'
 import { a4 } from './labelPages.ts'
-import type { Print } from './print.ts'
+import { nothing, type Print } from './print.ts'
 import type { PrintOf } from './printOf.ts'
 import { wornFlowers } from './worn.ts'
 
@@ -66,9 +66,6 @@ function partsOf(flower: Flower, fitted: FittedFlower, { placement }: PlacedFlow
 }
 
 function sheet(title: string, stamps: readonly Stamp[], empty: string): Print {
-  return {
-    ...{ kind: 'pages', title },
-    notes: stamps.length === 0 ? [empty] : [],
-    pages: stamps.length === 0 ? [] : layPages(stamps, title).map(a4),
-  }
+  if (stamps.length === 0) return nothing(title, empty)
+  return { kind: 'pages', title, notes: [], pages: layPages(stamps, title).map(a4) }
 }

@@ -1,6 +1,6 @@
 import { layPages, mm } from '../guides/page.ts'
 import { drawLabel, type Label } from './label.ts'
-import type { Page, Print } from './print.ts'
+import { nothing, type Page, type Print } from './print.ts'
 import type { PrintOf } from './printOf.ts'
 import { lineSvg } from './type.ts'
 
@@ -16,7 +16,7 @@ export function labelPages(title: string, labels: readonly Label[], { media, mea
     crowded > 0
       ? [`${crowded} of ${labels.length} labels have no room for all of their words: take larger labels.`]
       : []
-  if (labels.length === 0) return { kind: 'pages', title, notes: ['There is nothing to label.'], pages: [] }
+  if (labels.length === 0) return nothing(title, 'There is nothing to label.')
   if (on === 'roll')
     return {
       ...{ kind: 'pages', title, notes },

@@ -42,3 +42,9 @@ export const words = (
   ...how,
 })
 export const TICK: Cell = { kind: 'tick' }
+
+/** A print of which there is nothing in an order: a page that says so. */
+export const nothing = (title: string, why: string): Print => ({
+  ...{ kind: 'blocks', title, notes: [why] },
+  blocks: [{ kind: 'words', text: why }],
+})

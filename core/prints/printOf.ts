@@ -9,8 +9,8 @@ import type { Measure } from './type.ts'
 /** What prints are made from, and what only the printer's side knows. */
 export interface PrintOf {
   frozen: Frozen
-  /** The order's own timetable; null where none can be made. */
-  table: Timetable | null
+  /** The order's own timetable, made when it is asked for; null where none can be made. */
+  table(): Timetable | null
   media: LabelMedia
   measure: Measure
   /** A code that opens a part of Kanten, to be read by a tablet; null where its address would open nothing there. */

@@ -5,7 +5,7 @@ import { strokeDefinition } from '../strokes/index.ts'
 import { shortOpening } from '../tips/index.ts'
 import { formatLength } from '../units.ts'
 import { openingDrawing } from './openingDrawing.ts'
-import { type Block, type Print, words } from './print.ts'
+import { type Block, nothing, type Print, words } from './print.ts'
 import { type PrintOf, weightIn } from './printOf.ts'
 import { type WornFlower, wornFlowers } from './worn.ts'
 
@@ -19,10 +19,9 @@ export function recipes(of: PrintOf): Print {
     if (!seen.has(key)) seen.set(key, worn)
   }
   const blocks = [...seen.values()].flatMap((worn, i) => card(worn, i > 0, of))
-  return {
-    ...{ kind: 'blocks', title: `Recipe cards: ${frozen.order.title}`, blocks },
-    notes: blocks.length === 0 ? ['No flower is piped in this order.'] : [],
-  }
+  const title = `Recipe cards: ${frozen.order.title}`
+  if (blocks.length === 0) return nothing(title, 'No flower is piped in this order.')
+  return { kind: 'blocks', title, notes: [], blocks }
 }
 
 function card({ flower, fitted, placed, piece }: WornFlower, newPage: boolean, { frozen }: PrintOf): Block[] {

@@ -15,7 +15,7 @@ export function runSheet({ frozen, table }: PrintOf): Print {
   const blocks: Block[] = [
     {
       kind: 'words',
-      text: `For ${momentWords(frozen, order.collectAt)}. ${counted(plan.totals.pieces, 'piece')}, about ${formatMinutes(table?.handsOnMinutes ?? plan.totals.handsOnMinutes)} of hands in all.`,
+      text: `For ${momentWords(frozen, order.collectAt)}. ${counted(plan.totals.pieces, 'piece')}, about ${formatMinutes(table()?.handsOnMinutes ?? plan.totals.handsOnMinutes)} of hands in all.`,
     },
   ]
   for (const [day, of] of days) {

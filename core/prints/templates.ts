@@ -6,7 +6,7 @@ import { openingSize } from '../tips/index.ts'
 import { letter } from '../words/letter.ts'
 import { linesOn } from '../words/onPiece.ts'
 import { a4 } from './labelPages.ts'
-import type { Print } from './print.ts'
+import { nothing, type Print } from './print.ts'
 import type { PrintOf } from './printOf.ts'
 
 /** A template at true size for every arrangement of every piece; what is larger than a page goes over several that lap. */
@@ -33,8 +33,7 @@ export function templates({ frozen: { order, workshop } }: PrintOf): Print {
       })
     })
   })
-  return {
-    ...{ kind: 'pages', title: 'Placing templates', pages: pages.map(a4) },
-    notes: pages.length === 0 ? ['No piece of this order has an arrangement yet.'] : [],
-  }
+  const title = 'Placing templates'
+  if (pages.length === 0) return nothing(title, 'No piece of this order has an arrangement yet.')
+  return { kind: 'pages', title, notes: [], pages: pages.map(a4) }
 }

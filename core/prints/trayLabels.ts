@@ -1,10 +1,12 @@
 import { momentOf } from '../timeline/clock.ts'
+import type { Timetable } from '../timeline/timetable.ts'
 import { counted } from '../units.ts'
 import type { Label } from './label.ts'
 import { hexesOf, momentWords, type PrintOf } from './printOf.ts'
 
 /** A label for every tray of flowers that are made ahead. */
-export function trayLabels({ frozen, table }: PrintOf): Label[] {
+export function trayLabels({ frozen, table: tableOf }: PrintOf): Label[] {
+  const table = tableOf()
   const { order, plan, steps } = frozen
   let number = 0
   return steps
@@ -39,7 +41,7 @@ export function trayLabels({ frozen, table }: PrintOf): Label[] {
 }
 
 /** When the last of what an activity made leaves the cold, by the timetable. */
-function keepsUntil(table: PrintOf['table'], activity: string): number | null {
+function keepsUntil(table: Timetable | null, activity: string): number | null {
   const ends = table?.stays.filter((s) => s.taskId?.replace(/ #\d+$/, '') === activity).map((s) => s.to) ?? []
   return ends.length > 0 ? Math.max(...ends) : null
 }

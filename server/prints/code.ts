@@ -8,10 +8,14 @@ const QUIET = 4
 export function codeDrawing(text: string): Drawing {
   const { modules } = create(text, { errorCorrectionLevel: 'M' })
   const side = modules.size + 2 * QUIET
+  // dark squares beside each other are one stroke: a printer draws each
   let d = ''
   for (let row = 0; row < modules.size; row++)
-    for (let column = 0; column < modules.size; column++)
-      if (modules.get(row, column)) d += `M${column + QUIET} ${row + QUIET}h1v1h-1z`
+    for (let column = 0; column < modules.size; column++) {
+      const from = column
+      while (column < modules.size && modules.get(row, column)) column += 1
+      if (column > from) d += `M${from + QUIET} ${row + QUIET}h${column - from}v1h-${column - from}z`
+    }
   return {
     ...{ widthMm: side / 2, heightMm: side / 2 },
     svg: `<path transform="scale(0.5)" d="${d}" fill="#000"/>`,

@@ -1,6 +1,11 @@
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { type Font, openSync } from 'fontkit'
+import { basename, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { threadId } from 'node:worker_threads'
+import { create, type Font } from 'fontkit'
 import type { Face, Measure } from '#core/prints/type'
+import { unwrapped } from './woff.ts'
 
 const require = createRequire(import.meta.url)
 
@@ -17,11 +22,40 @@ function subsets(name: string, weight: number): string[] {
   )
 }
 
-const opened = new Map<string, Font>()
-function fontAt(file: string): Font {
-  const known = opened.get(file) ?? (openSync(file) as Font)
-  opened.set(file, known)
-  return known
+/** A font file as it is read once. */
+interface Opened {
+  /** Where the printer reads it. */
+  path: string
+  font: Font
+}
+const opened = new Map<string, Opened>()
+function fileAt(path: string): Opened {
+  const known = opened.get(path)
+  if (known) return known
+  const bytes = unwrapped(readFileSync(path))
+  const read = { path: keptUnwrapped(path, bytes), font: create(bytes) as Font }
+  opened.set(path, read)
+  return read
+}
+const fontAt = (path: string): Font => fileAt(path).font
+
+/** Beside the packages, as other tools keep what they work out from them. */
+const KEPT = fileURLToPath(new URL('../../node_modules/.cache/kanten-faces/', import.meta.url))
+
+/** Keeps a font unwrapped where that can be written; elsewhere the printer reads the wrapped one, which only takes longer. */
+function keptUnwrapped(wrapped: string, bytes: Buffer): string {
+  const kept = join(KEPT, `${basename(wrapped, '.woff')}-${bytes.length}.ttf`)
+  if (existsSync(kept)) return kept
+  const writing = `${kept}.${process.pid}-${threadId}`
+  try {
+    mkdirSync(KEPT, { recursive: true })
+    writeFileSync(writing, bytes)
+    // whoever reads it meanwhile finds all of it or nothing
+    renameSync(writing, kept)
+    return kept
+  } catch {
+    return wrapped
+  }
 }
 
 /** A stretch of text that one file of a face can set. */
@@ -49,27 +83,28 @@ export function stretches(text: string, face: Face): Stretch[] {
 export const canSet = (text: string, face: Face): boolean =>
   [...text].every((l) => FILES[face].files.some((f) => fontAt(f).hasGlyphForCodePoint(l.codePointAt(0)!)))
 
-/** How wide a line is as the printer sets it. */
+/** How wide a line is without its kerning, which draws letters together and next to never apart. */
 export const measure: Measure = (text, face, sizeMm) =>
   stretches(text, face).reduce((sum, { text: part, file }) => {
     const font = fontAt(FILES[face].files[file]!)
-    return sum + (font.layout(part).advanceWidth / font.unitsPerEm) * sizeMm
+    const advance = font.glyphsForString(part).reduce((all, glyph) => all + glyph.advanceWidth, 0)
+    return sum + (advance / font.unitsPerEm) * sizeMm
   }, 0)
 
 /** The name of a further file of a family. */
 export const familyName = (family: string, file: number): string =>
   file === 0 ? family : `${family} ${file}`
 
-/** Every file under the name of its family, as the printer wants them; drawings without a family are set in the text's. */
+/** The files of every family, as the printer wants them. */
 export function printerFonts(): Record<string, { normal: string; bold: string }> {
   const fonts: Record<string, { normal: string; bold: string }> = {}
   const { text, strong, title } = FILES
+  const at = (path: string) => fileAt(path).path
   text.files.forEach((file, i) => {
-    fonts[familyName(text.family, i)] = { normal: file, bold: strong.files[i]! }
-    fonts[familyName('sans-serif', i)] = { normal: file, bold: strong.files[i]! }
+    fonts[familyName(text.family, i)] = { normal: at(file), bold: at(strong.files[i]!) }
   })
   title.files.forEach((file, i) => {
-    fonts[familyName(title.family, i)] = { normal: file, bold: file }
+    fonts[familyName(title.family, i)] = { normal: at(file), bold: at(file) }
   })
   return fonts
 }

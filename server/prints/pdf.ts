@@ -16,10 +16,12 @@ const DAB_MM = 4
 export async function pdfOf(print: Print): Promise<Uint8Array> {
   // loads in a quarter of a second: only where something is printed
   const { default: printer } = await import('pdfmake')
-  printer.setFonts(printerFonts())
+  const fonts = printerFonts()
+  printer.setFonts(fonts)
+  const files = new Set(Object.values(fonts).flatMap(({ normal, bold }) => [normal, bold]))
   // everything that is printed is at hand: nothing is fetched, and no other file is read
   printer.setUrlAccessPolicy(() => false)
-  printer.setLocalAccessPolicy((path: string) => path.includes('@fontsource'))
+  printer.setLocalAccessPolicy((path: string) => files.has(path))
   return await printer.createPdf(print.kind === 'pages' ? drawn(print) : flowing(print)).getBuffer()
 }
 

@@ -29,10 +29,9 @@ const MOST_PAGES = 400
 /** Lays a print out; what takes its time, but no waiting. */
 export function laidOut({ kind, media, frozen, address }: PrintAsk, order: Order, workshop: Workshop): Print {
   const of = frozen === null ? freeze(order, planOrder(order, workshop), workshop) : kept(frozen, workshop)
-  const { table } = new BenchDays([{ order: of.order, plan: of.plan }], of.workshop).answer(null)
   return makePrint(kind, {
     frozen: of,
-    table,
+    table: () => new BenchDays([{ order: of.order, plan: of.plan }], of.workshop).answer(null).table,
     measure,
     media: media ?? workshop.settings.labels,
     codeOf: (path) => (address === null ? null : codeDrawing(`${address}${path}`)),

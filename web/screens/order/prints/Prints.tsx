@@ -133,14 +133,16 @@ function One({ kind }: { kind: PrintKind }) {
             </span>
             <Button onClick={() => setStrip(null)}>Tear it off</Button>
           </header>
-          <div className={css.roll}>
+          {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the strip must be scrollable by keyboard */}
+          <section className={css.roll} tabIndex={0} aria-label="Labels">
             <PdfPages pdf={strip.pdf} title={strip.title} pxPerMm={() => trueSize} strip />
-          </div>
+          </section>
         </section>
       )}
       <div ref={ref} />
       {!strip && (
-        <div className={css.preview}>
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: pages must be scrollable by keyboard
+        <section className={css.preview} tabIndex={0} aria-label="Preview">
           {error ? (
             <Failed what={name} error={error} />
           ) : data && width > 0 ? (
@@ -152,7 +154,7 @@ function One({ kind }: { kind: PrintKind }) {
           ) : (
             isLoading && <Loading what={name.toLowerCase()} />
           )}
-        </div>
+        </section>
       )}
     </Card>
   )
