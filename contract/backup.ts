@@ -25,6 +25,8 @@ export const backupKinds = [
   'looks',
   'runs',
   'noted',
+  'logged',
+  'photographs',
 ] as const
 export type BackupKind = (typeof backupKinds)[number]
 

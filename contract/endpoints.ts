@@ -4,6 +4,7 @@ import { deletedEndpoints } from './deleted.ts'
 import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
+import { logEndpoints } from './log.ts'
 import { orderEndpoints } from './orders.ts'
 import { printEndpoints } from './prints.ts'
 import { sessionEndpoints } from './session.ts'
@@ -17,6 +18,7 @@ export const allEndpoints: readonly Endpoint[] = [
   orderEndpoints,
   benchEndpoints,
   printEndpoints,
+  logEndpoints,
   workshopEndpoints,
   weighingEndpoints,
   dyeEndpoints,

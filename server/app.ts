@@ -20,6 +20,7 @@ import { deletedRoutes } from './resources/deleted.ts'
 import { dyeRoutes } from './resources/dyes.ts'
 import { flowerRoutes } from './resources/flowers.ts'
 import { icingRoutes } from './resources/icings.ts'
+import { logRoutes } from './resources/log.ts'
 import { orderRoutes } from './resources/orders.ts'
 import { printRoutes } from './resources/prints.ts'
 import { weighingRoutes } from './resources/weighings.ts'
@@ -109,6 +110,7 @@ function api(context: AppContext, passphrase: string | null): express.Router {
     orderRoutes(context),
     benchRoutes(context),
     printRoutes(context),
+    logRoutes(context),
     workshopRoutes(context),
     flowerRoutes(context),
     icingRoutes(context),

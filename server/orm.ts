@@ -2,6 +2,7 @@ import { Migrator } from '@mikro-orm/migrations'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { BenchEventRow, RunRow } from './entities/bench.ts'
 import { DyeRow, MixRow } from './entities/dye.ts'
+import { LogRow, PhotographRow } from './entities/log.ts'
 import { OrderRow } from './entities/order.ts'
 import { WeighingRow } from './entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from './entities/workshop.ts'
@@ -19,7 +20,7 @@ export function connect(clientUrl: string, { patient = false } = {}): Promise<Mi
     clientUrl,
     entities: [
       ...[OrderRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow, DyeRow, MixRow],
-      ...[RunRow, BenchEventRow],
+      ...[RunRow, BenchEventRow, LogRow, PhotographRow],
     ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },

@@ -6,6 +6,7 @@ import { benchEventSchema, frozenSchema } from '../model/bench.ts'
 import { dyeSchema } from '../model/dye.ts'
 import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'
+import { logEntrySchema } from '../model/logEntry.ts'
 import { orderSchema } from '../model/order.ts'
 import { ownedTipSchema, tipSchema } from '../model/tip.ts'
 import { bagStockSchema, settingsSchema } from '../model/workshop.ts'
@@ -51,6 +52,19 @@ export const backupFileSchema = z
       .default([]),
     /** What was noted at the bench, in the order in which it came in. */
     noted: z.array(z.object({ runId: idSchema, heardAt: moment, event: benchEventSchema })).default([]),
+    /** The logbook, and photographs as base64. */
+    logged: z.array(logEntrySchema).default([]),
+    photographs: z
+      .array(
+        z.object({
+          id: idSchema,
+          entryId: idSchema,
+          type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+          image: z.base64(),
+          addedAt: moment,
+        }),
+      )
+      .default([]),
     /** Rows that the program which saved this could not read, as its database had them. */
     unread: z
       .array(z.object({ table: z.string().max(40), row: z.record(z.string(), z.unknown()) }))
@@ -76,7 +90,8 @@ export type BackupFile = z.infer<typeof backupFileSchema>
 export function backupIds(
   file: Pick<
     BackupFile,
-    'orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks' | 'runs' | 'noted'
+    | ('orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks' | 'runs' | 'noted')
+    | ('logged' | 'photographs')
   >,
 ) {
   return {
@@ -90,6 +105,8 @@ export function backupIds(
     looks: file.looks.map((l) => l.id),
     runs: file.runs.map((r) => r.id),
     noted: file.noted.map((n) => n.event.id),
+    logged: file.logged.map((l) => l.id),
+    photographs: file.photographs.map((p) => p.id),
   }
 }
 

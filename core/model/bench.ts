@@ -99,6 +99,11 @@ export const benchEventSchema = z.object({
     'weighed',
     'timer',
     'rung',
+    // of wrapping up: what was left, in g; that it ran short, 1 or 0; the room, in °C; a word about the whole
+    'left',
+    'short',
+    'room',
+    'remark',
   ]),
   /** By the clock of the device. */
   at: instant,
@@ -106,8 +111,8 @@ export const benchEventSchema = z.object({
   by: nameSchema.nullable(),
   /** Grams weighed; the minutes of a timer; -1 where something spoiled, emptied or run out is taken back. */
   amount: z.number().min(-100_000).max(100_000).nullable(),
-  /** What came out otherwise. */
-  note: z.string().max(500, 'At most 500 characters.').nullable(),
+  /** What came out otherwise; of what was left, that it was estimated. */
+  note: z.string().max(2000, 'At most 2,000 characters.').nullable(),
 })
 export type BenchEvent = z.infer<typeof benchEventSchema>
 

@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import { type BackupFile, backupFileSchema } from '#core/files/backupFile'
 import { BenchEventRow, RunRow } from '../entities/bench.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
+import { LogRow, PhotographRow } from '../entities/log.ts'
 import { OrderRow } from '../entities/order.ts'
 import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
@@ -19,6 +20,8 @@ type List =
   | 'looks'
   | 'runs'
   | 'noted'
+  | 'logged'
+  | 'photographs'
 
 const iso = (date: Date | null | undefined) => date?.toISOString() ?? null
 const { shape } = backupFileSchema
@@ -103,6 +106,11 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
       await em.find(BenchEventRow, {}, { orderBy: { number: 'asc' }, disableIdentityMap: true }),
       (row) => ({ runId: row.runId, heardAt: iso(row.heardAt), event: row.event }),
     ),
+    logged: read('logged', 'log_entries', await em.find(LogRow, {}, byId), (row) => row.entry),
+    photographs: read('photographs', 'photographs', await em.find(PhotographRow, {}, byId), (row) => ({
+      ...{ id: row.id, entryId: row.entryId, type: row.type, addedAt: iso(row.addedAt) },
+      image: Buffer.from(row.image).toString('base64'),
+    })),
     unread,
   }
 }

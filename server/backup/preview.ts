@@ -63,11 +63,16 @@ const singular: Record<BackupKind, string> = {
   looks: 'look at a bowl',
   runs: 'order being worked',
   noted: 'note from the bench',
+  logged: 'entry of the logbook',
+  photographs: 'photograph',
 }
 
 /** An entry in words. */
 function nameOf(kind: BackupKind, entry: unknown): string {
-  const { order, flower, icing, dye, frozen, event, name, stamp, id, at } = entry as Record<string, never> & {
+  const { order, flower, icing, dye, frozen, event, name, title, stamp, id, at, addedAt } = entry as Record<
+    string,
+    never
+  > & {
     order?: { title: string }
     flower?: { name: string }
     icing?: { name: string }
@@ -75,6 +80,8 @@ function nameOf(kind: BackupKind, entry: unknown): string {
     frozen?: { order: { title: string } }
     event?: { kind: string; at: string }
     name?: string
+    title?: string
+    addedAt?: string
     stamp?: string
     id?: string
     at?: string
@@ -86,6 +93,7 @@ function nameOf(kind: BackupKind, entry: unknown): string {
     icing?.name ??
     dye?.name ??
     name ??
-    (stamp || (at ?? event?.at)?.slice(0, 10) || id)
+    title ??
+    (stamp || (at ?? event?.at ?? addedAt)?.slice(0, 10) || id)
   return `${singular[kind]} “${called}”`
 }

@@ -2,6 +2,7 @@ import type { EntityManager, EntityName, RequiredEntityData } from '@mikro-orm/p
 import type { BackupFile } from '#core/files/backupFile'
 import { BenchEventRow, RunRow } from '../entities/bench.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
+import { LogRow, PhotographRow } from '../entities/log.ts'
 import { OrderRow } from '../entities/order.ts'
 import { columnsOf } from '../entities/orderColumns.ts'
 import { WeighingRow } from '../entities/weighing.ts'
@@ -101,6 +102,18 @@ export async function restoreBackup(
       ...{ id: event.id, runId, event, heardAt: new Date(heardAt) },
     })) as RequiredEntityData<BenchEventRow>[],
   )
+  await put(
+    LogRow,
+    file.logged.map((entry) => ({ id: entry.id, entry, version: versionOf('log_entries', entry.id) })),
+  )
+  await put(
+    PhotographRow,
+    file.photographs.map(({ image, addedAt, ...photograph }) => ({
+      ...photograph,
+      image: Buffer.from(image, 'base64'),
+      addedAt: new Date(addedAt),
+    })),
+  )
   await restoreUnread(em, file.unread)
   if (settings && file.settings) Object.assign(settings, { values: file.settings })
   else if (file.settings) em.create(SettingsRow, { id: SETTINGS_ID, values: file.settings })
@@ -113,7 +126,7 @@ export async function restoreBackup(
 /** Whoever has seen an earlier version of a row must not take the restored one for it. */
 async function nextVersions(em: EntityManager) {
   const next = new Map<string, number>()
-  for (const table of ['orders', 'flowers', 'icings', 'tips', 'bags', 'dyes', 'runs']) {
+  for (const table of ['orders', 'flowers', 'icings', 'tips', 'bags', 'dyes', 'runs', 'log_entries']) {
     const rows = await em.execute<{ id: string; version: number }[]>(`select id, version from ${table}`)
     for (const { id, version } of rows) next.set(`${table} ${id}`, version + 1)
   }

@@ -12,6 +12,8 @@ export const backedUpTables = [
   'mixes',
   'runs',
   'bench_events',
+  'log_entries',
+  'photographs',
 ] as const
 
 /** Names the state of everything a backup would hold; any write to any of it gives another name. */

@@ -4,6 +4,7 @@ import { Migration003Dyes } from './003Dyes.ts'
 import { Migration004WholeDocuments } from './004WholeDocuments.ts'
 import { Migration005CakesOfTiers } from './005CakesOfTiers.ts'
 import { Migration006Bench } from './006Bench.ts'
+import { Migration007Logbook } from './007Logbook.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   { name: '004WholeDocuments', class: Migration004WholeDocuments },
   { name: '005CakesOfTiers', class: Migration005CakesOfTiers },
   { name: '006Bench', class: Migration006Bench },
+  { name: '007Logbook', class: Migration007Logbook },
 ]

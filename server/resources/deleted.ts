@@ -109,6 +109,12 @@ export function deletedRoutes({ orm }: AppContext): Router {
       await em.execute('delete from bench_events where run_id in (select id from runs where order_id = ?)', [
         id,
       ])
+      // what was made stays in the logbook; photographs that never came there go
+      await em.execute(
+        `delete from photographs where entry_id in (select id from runs where order_id = ?)
+         and entry_id not in (select id from log_entries)`,
+        [id],
+      )
       await em.execute('delete from runs where order_id = ?', [id])
     }
     return undefined

@@ -12,6 +12,8 @@ import { BenchSync, type LineState } from './benchSync.ts'
 /** A run on this device: what was frozen, what is done, and the way to note more. */
 export interface Bench {
   run: StoredRun
+  /** All that was noted, as far as this device knows. */
+  events: readonly BenchEvent[]
   tally: Tally
   timers: Timer[]
   line: LineState
@@ -81,5 +83,5 @@ export function useBench(run: StoredRun, by: string | null): Bench {
       }),
     [sync, by],
   )
-  return { run, tally: done, timers: running, line, note }
+  return { run, events, tally: done, timers: running, line, note }
 }

@@ -16,9 +16,14 @@ export function AllDone({ bench: { run, tally, line } }: { bench: Bench }) {
           ? `${counted(line.waiting, 'tap waits', 'taps wait')} here to be sent: keep this tablet on.`
           : 'Every tap is at the server.'}
       </p>
-      <Link to={`/orders/${run.orderId}/bench`} className={css.small}>
-        To the order
-      </Link>
+      <p className={css.ways}>
+        <Link to={`/bench/${run.id}/wrap-up`} className={`${css.act} ${css.on}`}>
+          Wrap up: what was left, what came out
+        </Link>
+        <Link to={`/orders/${run.orderId}/bench`} className={css.small}>
+          To the order
+        </Link>
+      </p>
     </main>
   )
 }

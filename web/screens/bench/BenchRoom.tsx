@@ -8,6 +8,7 @@ import { useHands } from '../../bench/useHands.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { Board } from './Board.tsx'
 import { Run } from './Run.tsx'
+import { WrapUp } from './wrapUp/WrapUp.tsx'
 
 /** The address of a run: the whole screen, and nothing else on it. */
 export function BenchRoom() {
@@ -16,11 +17,13 @@ export function BenchRoom() {
   useEffect(keepShell, [])
   if (error) return <Failed what="The bench" error={error} />
   if (!run) return <Loading what="the bench" />
-  return <Open key={`${run.id} ${run.version}`} run={run} board={part === 'board'} follow={follow} />
+  return <Open key={`${run.id} ${run.version}`} run={run} part={part ?? ''} follow={follow} />
 }
 
-function Open(props: { run: StoredRun; board: boolean; follow: (version: number) => void }) {
-  const { run, board, follow } = props
+const TITLES: Record<string, string> = { board: 'Board', 'wrap-up': 'Wrap-up' }
+
+function Open(props: { run: StoredRun; part: string; follow: (version: number) => void }) {
+  const { run, part, follow } = props
   const [by, choose] = useHands()
   const bench = useBench(run, by)
   const there = bench.line.version
@@ -28,6 +31,8 @@ function Open(props: { run: StoredRun; board: boolean; follow: (version: number)
     // somebody has taken a new plan in: every tablet works by the same one
     if (there !== null && there > run.version) follow(there)
   }, [there, run.version, follow])
-  useDocumentTitle(`${board ? 'Board' : 'Bench'} · ${run.title} · Kanten`)
-  return board ? <Board bench={bench} /> : <Run bench={bench} by={by} choose={choose} />
+  useDocumentTitle(`${TITLES[part] ?? 'Bench'} · ${run.title} · Kanten`)
+  if (part === 'board') return <Board bench={bench} />
+  if (part === 'wrap-up') return <WrapUp bench={bench} />
+  return <Run bench={bench} by={by} choose={choose} />
 }

@@ -47,6 +47,7 @@ function At({ board = false, by = null }: { board?: boolean; by?: string | null 
   const bench: Bench = {
     run: { id: 'r', orderId: order.id, title: order.title, begunAt: '', version: 1, frozen },
     tally: of,
+    events,
     timers: timers(steps, of, events),
     line: { online: true, waiting: 0, trouble: null, version: 1 },
     note(stepId, kind, more = {}) {

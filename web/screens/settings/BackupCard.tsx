@@ -83,6 +83,8 @@ const words: Record<BackupKind, string> = {
   looks: 'Looks at bowls',
   runs: 'Orders being worked',
   noted: 'Notes from the bench',
+  logged: 'Entries of the logbook',
+  photographs: 'Photographs',
 }
 
 /** What would change, before anything does: the way to keep what is here comes before the way to replace it. */

@@ -128,6 +128,9 @@ function Going({ run }: { run: StoredRun }) {
         <Button mt="sm" size="lg" variant="filled" component={Link} to={`/bench/${run.id}`}>
           Go on at the bench
         </Button>{' '}
+        <Button mt="sm" size="lg" component={Link} to={`/bench/${run.id}/wrap-up`}>
+          Wrap up
+        </Button>{' '}
         {untouched && (
           <Button mt="sm" size="lg" onClick={act(() => removeRun(run.id))}>
             Take the beginning back

@@ -1,0 +1,101 @@
+import { randomUUID } from 'node:crypto'
+import express, { Router } from 'express'
+import { logEndpoints as endpoints, MOST_PHOTOGRAPH_BYTES, MOST_PHOTOGRAPHS } from '#contract/log'
+import type { LogEntry } from '#core/model/logEntry'
+import type { AppContext } from '../app.ts'
+import { changedMeanwhile, notFound, ProblemError } from '../http/problems.ts'
+import { route } from '../http/route.ts'
+import { photographType } from '../photographs/check.ts'
+import { sameId } from './rules.ts'
+
+/** The logbook: orders as they were made, with photographs of what came out. */
+export function logRoutes({ orm }: AppContext): Router {
+  const router = Router()
+
+  route(router, orm, endpoints.read, async ({ em, param }) => {
+    const [row] = await em.execute<{ entry: LogEntry; version: number }[]>(
+      'select entry, version from log_entries where id = ?',
+      [param('id')],
+    )
+    if (!row) throw notFound('entry of the logbook', param('id'))
+    return row
+  })
+
+  route(router, orm, endpoints.write, async ({ em, param, body, version }) => {
+    sameId(param('id'), body.id)
+    const rows =
+      version === 0
+        ? await em.execute<{ version: number }[]>(
+            'insert into log_entries (id, entry) values (?, ?::jsonb) on conflict (id) do nothing returning version',
+            [body.id, JSON.stringify(body)],
+          )
+        : await em.execute<{ version: number }[]>(
+            'update log_entries set entry = ?::jsonb, version = version + 1 where id = ? and version = ? returning version',
+            [JSON.stringify(body), body.id, version],
+          )
+    const [row] = rows
+    if (!row) throw changedMeanwhile()
+    return { entry: body, version: row.version }
+  })
+
+  route(router, orm, endpoints.photographs, async ({ em, param }) => {
+    const rows = await em.execute<{ id: string; added_at: Date | string }[]>(
+      'select id, added_at from photographs where entry_id = ? order by added_at, id',
+      [param('id')],
+    )
+    return rows.map((r) => ({ id: r.id, addedAt: new Date(r.added_at).toISOString() }))
+  })
+
+  // a little more than is kept, so that what is too large is told in words
+  router.post(
+    endpoints.photograph.path,
+    express.raw({ type: 'application/octet-stream', limit: 4 * MOST_PHOTOGRAPH_BYTES }),
+  )
+  route(router, orm, endpoints.photograph, async ({ em, param, req }) => {
+    const bytes: unknown = req.body
+    if (!Buffer.isBuffer(bytes))
+      throw new ProblemError(415, 'no-photograph', 'Not a photograph', 'Send it as application/octet-stream.')
+    const type = await photographType(bytes)
+    const [{ there }] = await em.execute<[{ there: number }]>(
+      'select count(*)::int as there from photographs where entry_id = ?',
+      [param('id')],
+    )
+    if (there >= MOST_PHOTOGRAPHS)
+      throw new ProblemError(
+        422,
+        'too-many',
+        'Enough photographs',
+        `At most ${MOST_PHOTOGRAPHS} of an order are kept. Delete one first.`,
+      )
+    const photograph = { id: randomUUID(), addedAt: new Date().toISOString() }
+    await em.execute('insert into photographs (id, entry_id, type, image, added_at) values (?, ?, ?, ?, ?)', [
+      photograph.id,
+      param('id'),
+      type,
+      bytes,
+      photograph.addedAt,
+    ])
+    return photograph
+  })
+
+  route(router, orm, endpoints.image, async ({ em, param, res }) => {
+    const [row] = await em.execute<{ type: string; image: Buffer }[]>(
+      'select type, image from photographs where id = ?',
+      [param('id')],
+    )
+    if (!row) throw notFound('photograph', param('id'))
+    // it never changes: another one has another id
+    res.setHeader('Cache-Control', 'private, max-age=31536000, immutable').type(row.type).end(row.image)
+    return undefined
+  })
+
+  route(router, orm, endpoints.removePhotograph, async ({ em, param }) => {
+    const gone = await em.execute<{ id: string }[]>('delete from photographs where id = ? returning id', [
+      param('id'),
+    ])
+    if (gone.length === 0) throw notFound('photograph', param('id'))
+    return undefined
+  })
+
+  return router
+}
