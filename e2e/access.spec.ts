@@ -1,6 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import type { APIRequestContext } from '@playwright/test'
-import { expect, type Page, test } from './bakery.ts'
+import { expect, type Page, setRoom, test } from './bakery.ts'
 
 /** Nothing on any screen that an accessibility check finds. */
 const screens = {
@@ -41,17 +40,6 @@ const OBSERVATORY = 'Observatory opening night'
 
 /** Screens that between them show every part of the look once more, for the dark room. */
 const samples = ['brief', 'bags', 'icing', 'drawer', 'settings']
-
-type Theme = 'light' | 'dark'
-
-async function setRoom(request: APIRequestContext, theme: Theme) {
-  const { workshop, versions } = await (await request.get('/api/workshop')).json()
-  const saved = await request.put('/api/settings', {
-    headers: { 'If-Match': `"${versions.settings}"` },
-    data: { ...workshop.settings, theme },
-  })
-  expect(saved.ok()).toBe(true)
-}
 
 /** A screen that has not changed for so long has come to rest. */
 const QUIET_MS = 200

@@ -2,9 +2,10 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { type BrowserContext, test as base } from '@playwright/test'
+import { type APIRequestContext, type BrowserContext, test as base, expect } from '@playwright/test'
 
-export { expect, type Page } from '@playwright/test'
+export type { Page } from '@playwright/test'
+export { expect }
 
 /** The first worker's; each further one takes the next. */
 const PORT = 4397
@@ -107,4 +108,14 @@ async function ready(url: string): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve, 200))
   }
   throw new Error(`The server at ${url} did not start.`)
+}
+
+/** A light kitchen or a dim one. */
+export async function setRoom(request: APIRequestContext, theme: 'light' | 'dark') {
+  const { workshop, versions } = await (await request.get('/api/workshop')).json()
+  const saved = await request.put('/api/settings', {
+    headers: { 'If-Match': `"${versions.settings}"` },
+    data: { ...workshop.settings, theme },
+  })
+  expect(saved.ok()).toBe(true)
 }
