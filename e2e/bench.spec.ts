@@ -204,6 +204,7 @@ test('two tablets on one order come to the same count; the order that changes me
   await other.context().close()
 
   await page.getByRole('link', { name: 'Leave the bench' }).click()
+  await expect(page.getByRole('link', { name: 'Go on at the bench' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Take the beginning back' })).toBeHidden()
   const { order, version } = await (await page.request.get('/api/orders/shared')).json()
   const pieces = order.pieces.map((p: object) => ({ ...p, count: 6 }))
