@@ -5,7 +5,19 @@ import { expect, it } from 'vitest'
 
 /** The rooms of core from the ground up: each may use what stands before it. Files beside the rooms may be used by all. */
 const ROOMS = [
-  ...['schedule', 'tips', 'geometry', 'strokes', 'tools', 'places', 'loads', 'surfaces', 'words', 'bouquet'],
+  ...[
+    'schedule',
+    'scale',
+    'tips',
+    'geometry',
+    'strokes',
+    'tools',
+    'places',
+    'loads',
+    'surfaces',
+    'words',
+    'bouquet',
+  ],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
   ...['solids', 'pile', 'flowers', 'mesh', 'guides', 'placing'],
   ...['bags', 'colour', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],

@@ -7,6 +7,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { healthEndpoints } from '#contract/health'
 import { openApiDocument } from '#contract/openapi'
+import { SIMULATED_SCALE } from '#contract/scale'
 import { admission } from './http/admission.ts'
 import { readBody } from './http/body.ts'
 import type { DatabaseWatch } from './http/databaseWatch.ts'
@@ -78,6 +79,8 @@ export function createApp(options: AppOptions): Express {
       contentSecurityPolicy: {
         directives: {
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          // the simulated kitchen scale stands on the machine of whoever looks at it
+          'connect-src': ["'self'", SIMULATED_SCALE],
           'worker-src': ["'self'", 'blob:'],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:', 'blob:'],

@@ -20,6 +20,7 @@ import { StepCount } from './StepCount.tsx'
 import { StepHelp } from './StepHelp.tsx'
 import { StepPicture } from './StepPicture.tsx'
 import { StepSays } from './StepSays.tsx'
+import { StepWeigh } from './StepWeigh.tsx'
 import { tapWords } from './stepWords.ts'
 import { Timers } from './Timers.tsx'
 import { useAwake } from './useAwake.ts'
@@ -32,7 +33,7 @@ const SECOND_MS = 500
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
 export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
   const { bench, by, choose } = props
-  const { run, tally, timers, line, note } = bench
+  const { run, events, tally, timers, line, note } = bench
   const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
   const { frozen } = run
   const { steps } = frozen
@@ -119,6 +120,14 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
           {!helping && (
             <div className={css.words}>
               <StepSays step={step} frozen={frozen} />
+              {!standing.done && (
+                <StepWeigh
+                  step={step}
+                  frozen={frozen}
+                  events={events}
+                  take={(name, amount) => note(step.id, 'weighed', { amount, note: name })}
+                />
+              )}
             </div>
           )}
           <div className={css.backs}>

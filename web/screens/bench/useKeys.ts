@@ -22,6 +22,8 @@ export function useKeys({
     }
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || e.repeat) return
+      // what is typed is typed
+      if ((e.target as HTMLElement).closest('input, textarea')) return
       // a button that has the focus is pressed by the key itself
       if ((e.key === 'Enter' || e.key === ' ') && (e.target as HTMLElement).closest('button, a')) return
       const act = acts[e.key]

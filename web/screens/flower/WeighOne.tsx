@@ -12,6 +12,7 @@ import { DataTable } from '../../parts/DataTable.tsx'
 import { NumberText } from '../../parts/NumberText.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { useWeight } from '../../parts/weight.tsx'
+import { FromScale } from '../../scale/FromScale.tsx'
 import css from './WeighOne.module.css'
 
 /** Pipe some, weigh them, type what the scale says: the flower's factor and spread follow. */
@@ -78,6 +79,7 @@ export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: bo
             data={workshop.icings.map((i) => ({ value: i.id, label: i.name }))}
           />
         </Group>
+        <FromScale units={workshop.settings.units} take={typed(setGrams)} />
         <Group align="flex-end" mt="sm">
           <TextInput label="Note" value={note} onChange={(e) => setNote(e.currentTarget.value)} flex={1} />
           <Button type="submit" variant="filled">

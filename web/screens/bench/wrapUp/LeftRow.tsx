@@ -1,7 +1,9 @@
 import { useState } from 'react'
 import type { Left } from '#core/bench/wrapUp'
+import type { Settings } from '#core/model/workshop'
 import { NumberText } from '../../../parts/NumberText.tsx'
-import { useWeight } from '../../../parts/weight.tsx'
+import { measuresOf } from '../../../parts/weight.tsx'
+import { FromScale } from '../../../scale/FromScale.tsx'
 import css from './WrapUp.module.css'
 
 const THIRDS = [
@@ -19,13 +21,14 @@ export function LeftRow(props: {
   about: string
   hexes: readonly string[]
   plannedGrams: number
+  settings: Settings
   left: Left | null
   tell: (grams: number | null, estimated: boolean) => void
   short?: boolean
   tellShort?: (short: boolean) => void
 }) {
-  const { name, about, hexes, plannedGrams, left, tell, short = false, tellShort } = props
-  const weight = useWeight()
+  const { name, about, hexes, plannedGrams, settings, left, tell, short = false, tellShort } = props
+  const { weight } = measuresOf(settings)
   const [typing, setTyping] = useState(false)
   const isThird = (share: number) =>
     left?.estimated === true && Math.abs(left.grams - share * plannedGrams) < 1e-6
@@ -59,6 +62,7 @@ export function LeftRow(props: {
             {words}
           </button>
         ))}
+        {typing && <FromScale units={settings.units} take={(grams) => tell(grams, false)} />}
         {typing ? (
           <NumberText
             label={`Left of ${name}`}

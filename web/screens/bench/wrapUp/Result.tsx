@@ -9,14 +9,14 @@ import { useLogEntry, writeLogEntry } from '../../../data/log.ts'
 import { checked } from '../../../parts/NumberField.tsx'
 import { NumberText } from '../../../parts/NumberText.tsx'
 import { localMoment } from '../../../parts/time.ts'
-import { useWeight } from '../../../parts/weight.tsx'
+import { measuresOf } from '../../../parts/weight.tsx'
 import bench from '../Bench.module.css'
 import { Photographs } from './Photographs.tsx'
 import css from './WrapUp.module.css'
 
 /** What came out: flowers, time and icing as they were counted, the room, a word about the whole; and into the logbook with it. */
 export function Result({ bench: { run, events, tally, note }, told }: { bench: Bench; told: WrappedUp }) {
-  const weight = useWeight()
+  const { weight } = measuresOf(run.frozen.workshop.settings)
   const [now] = useState(() => localMoment(new Date()))
   const entry = logEntryOf(run, tally, events, now)
   const left =

@@ -19,6 +19,7 @@ export function WrapUp({ bench: of }: { bench: Bench }) {
   const told = wrappedUp(events)
   const { plan } = run.frozen
   const row = (subject: string) => ({
+    settings: run.frozen.workshop.settings,
     left: told.left.get(subject) ?? null,
     tell: (grams: number | null, estimated: boolean) =>
       note(subject, 'left', { amount: grams, note: estimated ? 'by eye' : null }),
