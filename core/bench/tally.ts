@@ -1,5 +1,5 @@
 import type { BenchEvent, BenchStep } from '../model/bench.ts'
-import { isWrapUp } from './subjects.ts'
+import { isSubject } from './subjects.ts'
 
 /** How far a step is. */
 export interface Standing {
@@ -54,7 +54,7 @@ export function tally(steps: readonly BenchStep[], events: Iterable<BenchEvent>)
     const step = byId.get(event.stepId)
     const standing = of.get(event.stepId)
     if (!step || !standing) {
-      if (!isWrapUp(event.stepId)) strays.push(event)
+      if (!isSubject(event.stepId)) strays.push(event)
       continue
     }
     const sum = net.get(step.id) ?? 0

@@ -18,13 +18,15 @@ const MINUTE_MS = 60_000
 
 /**
  * Timers of all steps that are done and after which something is waited for, those that end next first. Each begins when its step was
- * done; somebody may have set it to other minutes since.
+ * done; somebody may have set it to other minutes since. Rests of hands run beside them.
  */
 export function timers(steps: readonly BenchStep[], tally: Tally, events: Iterable<BenchEvent>): Timer[] {
   const set = new Map<string, BenchEvent>()
+  const resting = new Map<string, BenchEvent>()
   const rung = new Map<string, number>()
   for (const e of inOrder(events)) {
     if (e.kind === 'timer') set.set(e.stepId, e)
+    if (e.kind === 'rest') resting.set(e.stepId, e)
     if (e.kind === 'rung') rung.set(e.stepId, Date.parse(e.at))
   }
   const found = steps.flatMap((s): Timer[] => {
@@ -43,5 +45,14 @@ export function timers(steps: readonly BenchStep[], tally: Tally, events: Iterab
       },
     ]
   })
-  return found.sort((a, b) => a.endsAt - b.endsAt)
+  const rests = [...resting.values()].map((e): Timer => {
+    const startedAt = Date.parse(e.at)
+    const heard = rung.get(e.stepId) ?? null
+    return {
+      ...{ stepId: e.stepId, kind: 'rest', what: e.by ?? 'The hand', minutes: e.amount ?? 0, startedAt },
+      endsAt: startedAt + (e.amount ?? 0) * MINUTE_MS,
+      rung: heard !== null && heard >= startedAt ? heard : null,
+    }
+  })
+  return [...found, ...rests].sort((a, b) => a.endsAt - b.endsAt)
 }

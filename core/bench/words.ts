@@ -45,6 +45,6 @@ const WAITS: Record<string, { running: string; over: string }> = {
   firm: { running: 'firms in the fridge', over: 'is firm: lift now' },
   dry: { running: 'dries', over: 'is dry: go on with it' },
   crust: { running: 'crusts', over: 'has crusted: go on with it' },
-  rest: { running: 'rest your hand', over: 'the hand has rested' },
+  rest: { running: 'rests', over: 'has rested: go on' },
 }
 export const waitWords = (kind: string, over: boolean): string => WAITS[kind]![over ? 'over' : 'running']

@@ -99,6 +99,9 @@ export const benchEventSchema = z.object({
     'weighed',
     'timer',
     'rung',
+    // whether the icing in a bag is as it was, 1 or 0; a rest of the hand, in minutes
+    'asked',
+    'rest',
     // of wrapping up: what was left, in g; that it ran short, 1 or 0; the room, in °C; a word about the whole
     'left',
     'short',

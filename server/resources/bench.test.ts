@@ -106,7 +106,7 @@ describe('what is noted', () => {
       [{ ...good, id: 'one' }, 'id'],
       [{ ...good, at: 'yesterday' }, 'at'],
       [{ ...good, kind: 'guess' }, 'kind'],
-      [{ ...good, note: 'x'.repeat(501) }, 'note'],
+      [{ ...good, note: 'x'.repeat(2001) }, 'note'],
     ] as const) {
       const { body } = await send(id, [event('y'), bad as BenchEvent]).expect(422)
       expect(body.errors[0].pointer).toBe(`/events/1/${field}`)

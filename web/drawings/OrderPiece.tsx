@@ -7,8 +7,14 @@ import { drawnFlowers } from './drawnFlowers.ts'
 import { PiecePicture } from './PiecePicture.tsx'
 
 /** A piece of an order from above, in the order's colours, with as many of each flower as stand on one of it. */
-export function OrderPiece(props: { order: Order; pieceId: string; workshop: Workshop; size: number }) {
-  const { order, pieceId, workshop, size } = props
+export function OrderPiece(props: {
+  order: Order
+  pieceId: string
+  workshop: Workshop
+  size: number
+  lit?: { layout: number; siteId: string } | null
+}) {
+  const { order, pieceId, workshop, size, lit = null } = props
   const piece = order.pieces.find((p) => p.id === pieceId)!
   const flowers = useMemo(
     () =>
@@ -20,5 +26,7 @@ export function OrderPiece(props: { order: Order; pieceId: string; workshop: Wor
     [piece, order.colours, workshop],
   )
   const coats = useMemo(() => coatsOf(piece, order.colours), [piece, order.colours])
-  return <PiecePicture piece={piece} flowers={flowers} coats={coats} workshop={workshop} size={size} />
+  return (
+    <PiecePicture piece={piece} flowers={flowers} coats={coats} workshop={workshop} size={size} lit={lit} />
+  )
 }

@@ -38,8 +38,10 @@ export function PiecePicture(props: {
   coats: readonly string[]
   workshop: Workshop
   size: number
+  /** The arrangement that is shown, the first where nothing is said, and the place in it that is pointed out. */
+  lit?: { layout: number; siteId: string } | null
 }) {
-  const { piece, flowers, coats, workshop, size } = props
+  const { piece, flowers, coats, workshop, size, lit } = props
   const outline = useMemo(() => outlineOf(piece.shape), [piece.shape])
   const frame = useMemo(() => ({ x: 0, y: 0, half: outline.outer * 1.08 }), [outline])
   const pictures = usePictures(flowers, workshop)
@@ -49,11 +51,14 @@ export function PiecePicture(props: {
       if (!pictures) return
       const drawn = flowers.map((flower, i) => ({ flower, picture: pictures[i]! }))
       for (const d of drawn) if (d.flower.border) paintBorder(ctx, outline, d.flower, d.picture)
-      const [layout] = piece.layouts
+      const layout = piece.layouts[lit?.layout ?? 0]
       if (layout) paintPlaced(ctx, piece.shape, layout.sites, drawn)
       else paintStanding(ctx, outline, drawn)
+      const site = layout?.sites.find((s) => s.id === lit?.siteId)
+      const next = drawn.find((d) => d.flower.placedId === site?.placedId)
+      if (site && next) paintLit(ctx, piece.shape, site, next.picture.measure.diameterMm, outline.outer)
     },
-    [outline, coats, pictures, flowers, piece.layouts, piece.shape],
+    [outline, coats, pictures, flowers, piece.layouts, piece.shape, lit],
   )
   return <Canvas size={size} label={`${piece.name} from above`} frame={frame} paint={paint} />
 }
@@ -172,6 +177,29 @@ function paintStanding(
       paintFlower(ctx, d.picture.shapes, d.flower.colours)
       ctx.restore()
     })
+}
+
+/** A place pointed out: a ring in ink on a lighter one, so that it shows on any icing. */
+function paintLit(
+  ctx: CanvasRenderingContext2D,
+  shape: Piece['shape'],
+  site: Site,
+  wideMm: number,
+  outerMm: number,
+): void {
+  const chart = chartOf(shape)
+  const at = chart.point(chart.read(site.place))
+  const line = outerMm / 28
+  for (const [colour, wide] of [
+    ['#ffffff', 2.4],
+    ['#191919', 1],
+  ] as const) {
+    ctx.strokeStyle = colour
+    ctx.lineWidth = line * wide
+    ctx.beginPath()
+    ctx.arc(at.x, at.y, wideMm / 2 + line * 1.5, 0, 2 * Math.PI)
+    ctx.stroke()
+  }
 }
 
 /** Flowers where they stand: those on a side foreshortened, leaves beneath. */

@@ -2,6 +2,7 @@ import { IconArrowBackUp, IconBowl, IconDropletOff, IconHelpCircle, IconTrashX }
 import type { Standing } from '#core/bench/tally'
 import type { BenchEvent, BenchStep } from '#core/model/bench'
 import css from './Bench.module.css'
+import { Otherwise } from './Otherwise.tsx'
 
 const ACTS = [
   { kind: 'spoiled', count: 'spoiled', words: 'Spoiled one', noted: 'spoiled', Icon: IconTrashX },
@@ -14,10 +15,11 @@ export function Acts(props: {
   step: BenchStep
   standing: Standing
   note: (kind: BenchEvent['kind'], amount?: number) => void
+  tell: (words: string) => void
   helping: boolean
   help: (helping: boolean) => void
 }) {
-  const { step, standing, note, helping, help } = props
+  const { step, standing, note, tell, helping, help } = props
   const may = { spoiled: true, bagEmpty: step.bags.length > 0, ranOut: step.colourIds.length > 0 }
   return (
     <div className={css.acts}>
@@ -43,6 +45,7 @@ export function Acts(props: {
           )}
         </div>
       ))}
+      <Otherwise noted={standing.notes.length} tell={tell} />
       <button type="button" className={css.act} aria-pressed={helping} onClick={() => help(!helping)}>
         <IconHelpCircle size={32} stroke={1.5} /> Looks wrong
       </button>

@@ -5,14 +5,21 @@ import {
   IconCircleCheck,
   IconCircleMinus,
 } from '@tabler/icons-react'
-import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { useEffect, useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { bagAsk } from '#core/bench/asks'
+import { restDue } from '#core/bench/rest'
+import { askedSubject, restSubject } from '#core/bench/subjects'
+import type { Tally } from '#core/bench/tally'
 import { heldBy, nextFor } from '#core/bench/turn'
 import { between } from '#core/bench/within'
 import { aboutOf, titleOf } from '#core/bench/words'
+import type { Frozen } from '#core/model/bench'
+import { useTablet } from '../../bench/tablet.ts'
 import type { Bench } from '../../bench/useBench.ts'
 import { Acts } from './Acts.tsx'
 import { AllDone } from './AllDone.tsx'
+import { Asks } from './Asks.tsx'
 import css from './Bench.module.css'
 import { LineWords } from './LineWords.tsx'
 import { NotThese, StepBags } from './StepBags.tsx'
@@ -22,23 +29,38 @@ import { StepPicture } from './StepPicture.tsx'
 import { StepSays } from './StepSays.tsx'
 import { StepWeigh } from './StepWeigh.tsx'
 import { tapWords } from './stepWords.ts'
+import { TabletChoice } from './TabletChoice.tsx'
 import { Timers } from './Timers.tsx'
 import { useAwake } from './useAwake.ts'
 import { useClock } from './useClock.ts'
+import { useClockJump } from './useClockJump.ts'
 import { useKeys } from './useKeys.ts'
+import { useRoom } from './useRoom.ts'
+import { useVoice } from './useVoice.ts'
 import { Whose } from './Whose.tsx'
 
 const SECOND_MS = 500
+/** Whoever puts a rest off is asked again after so long. */
+const PUT_OFF_MS = 600_000
+
+/** What is next to do with a bag, as its label asks for; null where it says nothing of one that is there. */
+function stepOfBag({ steps }: Frozen, tally: Tally, bag: string | null): string | null {
+  const of = steps.filter((s) => bag !== null && s.bags.includes(Number(bag)))
+  return (of.find((s) => !tally.of.get(s.id)!.done) ?? of.at(-1))?.id ?? null
+}
 
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
 export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
   const { bench, by, choose } = props
   const { run, events, tally, timers, line, note } = bench
-  const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
   const { frozen } = run
   const { steps } = frozen
+  const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
   const now = useClock(SECOND_MS)
-  const [shownId, setShownId] = useState<string | null>(null)
+  const [params] = useSearchParams()
+  const { tablet, setTablet } = useTablet()
+  useRoom(tablet)
+  const [shownId, setShownId] = useState<string | null>(() => stepOfBag(frozen, tally, params.get('bag')))
   const [helping, setHelping] = useState(false)
   const offered = nextFor(steps, tally, timers, now, by)
   // where everything waits, what comes next is shown with what it waits for
@@ -69,7 +91,24 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
     if (standing.done && standing.count < step.wanted) note(step.id, 'again')
     else if (standing.count > 0) note(step.id, 'back')
   }
-  useKeys({ tap, back, go })
+  useKeys(tablet.keys, { tap, back, next: () => go(1), before: () => go(-1) })
+  // what another tablet does must not change the step under a hand that is about to tap
+  useEffect(() => {
+    if (shownId === null && offered) setShownId(offered.id)
+  }, [shownId, offered])
+  const about = aboutOf(step)
+  useVoice(
+    tablet.voice,
+    `${titleOf(step)}. ${about}.${step.bags.length === 1 && step.kind !== 'fill' ? ` Bag ${step.bags[0]}.` : ''}`,
+  )
+  const { jumpMs, seen } = useClockJump(now)
+  const [putOff, setPutOff] = useState(0)
+  const ask = useMemo(
+    () => (standing.done ? null : bagAsk(step, frozen, tally, events, now)),
+    [step, frozen, tally, events, now, standing.done],
+  )
+  const due = useMemo(() => restDue(frozen, events, by), [frozen, events, by])
+  const resting = timers.some((t) => t.stepId === restSubject(by) && t.endsAt > now)
   useAwake()
 
   if (!open && shownId === null) return <AllDone bench={bench} />
@@ -88,7 +127,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
         <div>
           <h1>{titleOf(step)}</h1>
           <p>
-            step {at + 1} of {steps.length} · {aboutOf(step)}
+            step {at + 1} of {steps.length} · {about}
             {step.spare > 0 && ` · ${step.spare} spare`}
             {standing.by !== null && standing.by !== by && !standing.done && (
               <strong> · {standing.by} has taken it</strong>
@@ -98,6 +137,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
         <span className={css.line}>
           <LineWords line={line} />
           <Whose hands={hands} by={by} choose={choose} />
+          <TabletChoice tablet={tablet} choose={setTablet} />
           <Link to={`/orders/${run.orderId}/bench`} className={css.small} aria-label="Leave the bench">
             <IconArrowBackUp size={26} />
           </Link>
@@ -115,7 +155,11 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
       <div className={css.halves}>
         <section className={css.left} aria-label="What it looks like">
           <div className={css.picture}>
-            {helping ? <StepHelp step={step} frozen={frozen} /> : <StepPicture step={step} frozen={frozen} />}
+            {helping ? (
+              <StepHelp step={step} frozen={frozen} />
+            ) : (
+              <StepPicture step={step} frozen={frozen} count={standing.count} />
+            )}
           </div>
           {!helping && (
             <div className={css.words}>
@@ -180,11 +224,23 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
         </div>
         <NotThese step={step} frozen={frozen} />
       </div>
-      <Timers timers={timers} now={now} heard={(t) => note(t.stepId, 'rung')} />
+      <div>
+        <Asks
+          bag={ask}
+          answer={(bag, fine) => note(askedSubject(bag), 'asked', { amount: fine ? 1 : 0 })}
+          rest={due && !resting && now > putOff ? frozen.workshop.settings.day.restMinutes : null}
+          begin={(minutes) => note(restSubject(by), 'rest', { amount: minutes })}
+          later={() => setPutOff(now + PUT_OFF_MS)}
+          jumpMs={jumpMs}
+          seen={seen}
+        />
+        <Timers timers={timers} now={now} heard={(t) => note(t.stepId, 'rung')} />
+      </div>
       <Acts
         step={step}
         standing={standing}
         note={(kind, amount) => note(step.id, kind, amount === undefined ? {} : { amount })}
+        tell={(words) => note(step.id, 'otherwise', { note: words })}
         helping={helping}
         help={setHelping}
       />

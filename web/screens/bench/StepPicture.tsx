@@ -8,6 +8,7 @@ import {
   IconWhirl,
 } from '@tabler/icons-react'
 import { lazy, Suspense, useMemo } from 'react'
+import { nextPlace } from '#core/bench/lit'
 import { flowerForOrder } from '#core/flowers/forOrder'
 import type { BenchStep, Frozen } from '#core/model/bench'
 import type { Use } from '#core/model/plan'
@@ -23,7 +24,7 @@ const SEED = 1
 const PIECE_PX = 250
 
 /** The one picture that answers what is asked at a step. */
-export function StepPicture({ step, frozen }: { step: BenchStep; frozen: Frozen }) {
+export function StepPicture({ step, frozen, count }: { step: BenchStep; frozen: Frozen; count: number }) {
   const use = frozen.plan.uses.find((u) => u.id === step.useIds[0])
   switch (step.kind) {
     case 'practise':
@@ -43,6 +44,8 @@ export function StepPicture({ step, frozen }: { step: BenchStep; frozen: Frozen 
         />
       )
     }
+    case 'place':
+      return <Placed step={step} frozen={frozen} count={count} />
     case 'cold':
       return step.where.startsWith('freezer') ? <Sign of={IconSnowflake} /> : <Sign of={IconFridge} />
     case 'base':
@@ -60,6 +63,29 @@ export function StepPicture({ step, frozen }: { step: BenchStep; frozen: Frozen 
         <Sign of={IconBox} />
       )
   }
+}
+
+/** The piece with the place of the next flower pointed out. */
+function Placed({ step, frozen, count }: { step: BenchStep; frozen: Frozen; count: number }) {
+  const next = useMemo(() => nextPlace(step, frozen, count), [step, frozen, count])
+  const pieces = frozen.order.pieces.find((p) => p.id === step.pieceId)?.count ?? 1
+  if (!step.pieceId) return null
+  return (
+    <figure className={css.placed}>
+      <OrderPiece
+        order={frozen.order}
+        pieceId={step.pieceId}
+        workshop={frozen.workshop}
+        size={PIECE_PX}
+        lit={next}
+      />
+      {next && (
+        <figcaption>
+          {pieces > 1 ? `piece ${next.piece} of ${pieces}: ` : ''}the ring is the next place
+        </figcaption>
+      )}
+    </figure>
+  )
 }
 
 const Sign = ({ of: Icon }: { of: typeof IconBox }) => <Icon size={220} stroke={0.9} aria-hidden="true" />

@@ -1,35 +1,20 @@
 import { useEffect } from 'react'
+import { type BenchAct, benchActs, type Tablet } from '../../bench/tablet.ts'
 
-/** Keys and a foot pedal, which sends those of pages, do what taps do. */
-export function useKeys({
-  tap,
-  back,
-  go,
-}: {
-  tap: () => void
-  back: () => void
-  go: (by: number) => void
-}): void {
+/** Keys and a foot pedal do what taps do. */
+export function useKeys(keys: Tablet['keys'], acts: Record<BenchAct, () => void>): void {
   useEffect(() => {
-    const acts: Record<string, () => void> = {
-      Enter: tap,
-      ' ': tap,
-      PageDown: tap,
-      PageUp: back,
-      Backspace: back,
-      ArrowRight: () => go(1),
-      ArrowLeft: () => go(-1),
-    }
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || e.repeat) return
+      const at = e.target instanceof Element ? e.target : null
       // what is typed is typed
-      if ((e.target as HTMLElement).closest('input, textarea')) return
+      if (at?.closest('input, textarea')) return
       // a button that has the focus is pressed by the key itself
-      if ((e.key === 'Enter' || e.key === ' ') && (e.target as HTMLElement).closest('button, a')) return
-      const act = acts[e.key]
+      if ((e.key === 'Enter' || e.key === ' ') && at?.closest('button, a')) return
+      const act = benchActs.find((a) => keys[a].includes(e.key))
       if (!act) return
       e.preventDefault()
-      act()
+      acts[act]()
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
