@@ -36,6 +36,7 @@ export class BenchSync {
   readonly #unsent = new Map<string, BenchEvent>()
   #all: readonly BenchEvent[] = []
   #last = 0
+  #opened = false
   #state: LineState = { online: true, waiting: 0, trouble: null, version: null }
   #working: Promise<void> | null = null
   #again = false
@@ -55,6 +56,7 @@ export class BenchSync {
       if (!sent) this.#unsent.set(event.id, event)
     }
     this.#last = last
+    this.#opened = true
     this.#changed({})
     this.#hangUp = this.#line.listen(() => void this.exchange())
     void this.exchange()
@@ -64,6 +66,11 @@ export class BenchSync {
     clearTimeout(this.#retry)
     this.#hangUp?.()
     this.#hangUp = null
+  }
+
+  /** Whether all is here that can be known: what this device kept, and what the server has, unless it does not answer. */
+  get isComplete(): boolean {
+    return this.#opened && (this.#state.version !== null || !this.#state.online)
   }
 
   get events(): readonly BenchEvent[] {

@@ -17,6 +17,8 @@ export interface Bench {
   tally: Tally
   timers: Timer[]
   line: LineState
+  /** Whether all that can be known of it is here. */
+  complete: boolean
   note(stepId: string, kind: BenchEvent['kind'], more?: Partial<Pick<BenchEvent, 'amount' | 'note'>>): void
 }
 
@@ -64,6 +66,7 @@ export function useBench(run: StoredRun, by: string | null): Bench {
   }, [sync])
   const events = useSyncExternalStore(sync.subscribe, () => sync.events)
   const line = useSyncExternalStore(sync.subscribe, () => sync.state)
+  const complete = useSyncExternalStore(sync.subscribe, () => sync.isComplete)
   const { steps } = run.frozen
   const done = useMemo(() => tally(steps, events), [steps, events])
   const running = useMemo(() => timers(steps, done, events), [steps, done, events])
@@ -83,5 +86,5 @@ export function useBench(run: StoredRun, by: string | null): Bench {
       }),
     [sync, by],
   )
-  return { run, events, tally: done, timers: running, line, note }
+  return { run, events, tally: done, timers: running, line, complete, note }
 }

@@ -52,7 +52,7 @@ function stepOfBag({ steps }: Frozen, tally: Tally, bag: string | null): string 
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
 export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
   const { bench, by, choose } = props
-  const { run, events, tally, timers, line, note } = bench
+  const { run, events, tally, timers, line, complete, note } = bench
   const { frozen } = run
   const { steps } = frozen
   const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
@@ -94,8 +94,8 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
   useKeys(tablet.keys, { tap, back, next: () => go(1), before: () => go(-1) })
   // what another tablet does must not change the step under a hand that is about to tap
   useEffect(() => {
-    if (shownId === null && offered) setShownId(offered.id)
-  }, [shownId, offered])
+    if (complete && shownId === null && offered) setShownId(offered.id)
+  }, [complete, shownId, offered])
   const about = aboutOf(step)
   useVoice(
     tablet.voice,

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 
 import { MantineProvider } from '@mantine/core'
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { useState } from 'react'
 import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
@@ -49,6 +49,7 @@ function At({ board = false, by = null }: { board?: boolean; by?: string | null 
     tally: of,
     events,
     timers: timers(steps, of, events),
+    complete: true,
     line: { online: true, waiting: 0, trouble: null, version: 1 },
     note(stepId, kind, more = {}) {
       const id = `e${events.length}`
@@ -131,6 +132,87 @@ describe('the run', () => {
     fireEvent.click(within(bar).getByRole('button'))
     expect(screen.queryByRole('region', { name: 'Timers' })).toBeNull()
     expect(screen.queryByText(/▸/)).toBeNull()
+  })
+})
+
+describe('a tablet of its own', () => {
+  it('learns a key by its being pressed, gives it to one act only, and remembers', () => {
+    events = []
+    const { unmount } = show(<At />)
+    fireEvent.click(screen.getByRole('button', { name: 'This tablet' }))
+    fireEvent.click(screen.getByRole('button', { name: /^One back/ }))
+    key('ArrowRight')
+    expect(screen.getByRole('button', { name: /^One back/ }).textContent).toContain('Arrow Right')
+    const panel = within(screen.getByRole('region', { name: 'This tablet' }))
+    expect(panel.getByRole('button', { name: /^The step after/ }).textContent).toContain('none')
+    fireEvent.click(screen.getByRole('button', { name: 'Back to the work' }))
+    key('PageDown')
+    key('ArrowRight')
+    expect(noted()).toEqual(['tap', 'back'])
+    unmount()
+    show(<At />)
+    key('PageDown')
+    key('ArrowRight')
+    expect(noted()).toEqual(['tap', 'back', 'tap', 'back'])
+    fireEvent.click(screen.getByRole('button', { name: 'This tablet' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Usual keys' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Dark room' }))
+    expect(document.documentElement.dataset.mantineColorScheme).toBe('dark')
+    fireEvent.click(screen.getByRole('button', { name: 'As in the settings' }))
+  })
+
+  it('speaks each step once, and not the one that was left', () => {
+    events = []
+    const said: string[] = []
+    vi.stubGlobal(
+      'SpeechSynthesisUtterance',
+      class {
+        constructor(readonly text: string) {}
+      },
+    )
+    const cancel = vi.fn()
+    vi.stubGlobal('speechSynthesis', { cancel, speak: (u: { text: string }) => said.push(u.text) })
+    show(<At />)
+    expect(said).toEqual([])
+    fireEvent.click(screen.getByRole('button', { name: 'This tablet' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Speak the steps' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Back to the work' }))
+    key('ArrowRight')
+    expect(said).toEqual([`${titleOf(steps[0]!)}. base icing.`, `${titleOf(steps[1]!)}. one bowl.`])
+    expect(cancel).toHaveBeenCalledTimes(2)
+    fireEvent.click(screen.getByRole('button', { name: 'This tablet' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Speak the steps' }))
+  })
+
+  it('says when its clock is set, until somebody has looked', () => {
+    events = []
+    vi.useFakeTimers({ toFake: ['Date', 'setInterval', 'clearInterval', 'performance'] })
+    try {
+      show(<At />)
+      act(() => void vi.advanceTimersByTime(5_000))
+      expect(screen.queryByRole('alert')).toBeNull()
+      vi.setSystemTime(Date.now() + 3_600_000)
+      act(() => void vi.advanceTimersByTime(1_000))
+      expect(screen.getByRole('alert').textContent).toContain('set forward by 1 h')
+      fireEvent.click(screen.getByRole('button', { name: 'I have looked' }))
+      expect(screen.queryByRole('alert')).toBeNull()
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
+  it('notes what came out otherwise by one touch, and in other words', () => {
+    events = []
+    show(<At />)
+    fireEvent.click(screen.getByRole('button', { name: 'Otherwise' }))
+    fireEvent.click(screen.getByRole('button', { name: 'too soft' }))
+    fireEvent.click(screen.getByRole('button', { name: '1 noted' }))
+    fireEvent.change(screen.getByLabelText('In other words'), { target: { value: ' a bit grainy ' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Note it' }))
+    expect(events.map((e) => [e.kind, e.note])).toEqual([
+      ['otherwise', 'too soft'],
+      ['otherwise', 'a bit grainy'],
+    ])
   })
 })
 
