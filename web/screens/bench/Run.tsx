@@ -8,6 +8,7 @@ import {
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { bagAsk } from '#core/bench/asks'
+import { layersOf } from '#core/bench/layers'
 import { restDue } from '#core/bench/rest'
 import { askedSubject, restSubject } from '#core/bench/subjects'
 import type { Tally } from '#core/bench/tally'
@@ -21,6 +22,7 @@ import { Acts } from './Acts.tsx'
 import { AllDone } from './AllDone.tsx'
 import { Asks } from './Asks.tsx'
 import css from './Bench.module.css'
+import { LayerTurn } from './LayerTurn.tsx'
 import { LineWords } from './LineWords.tsx'
 import { NotThese, StepBags } from './StepBags.tsx'
 import { StepCount } from './StepCount.tsx'
@@ -97,6 +99,11 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
     if (complete && shownId === null && offered) setShownId(offered.id)
   }, [complete, shownId, offered])
   const about = aboutOf(step)
+  const layers = useMemo(() => layersOf(step, frozen), [step, frozen])
+  // another step begins with the whole flower
+  const [turned, setTurned] = useState<{ stepId: string; at: number | null } | null>(null)
+  const layer = turned?.stepId === step.id ? turned.at : null
+  const seenStep = (layer === null ? null : layers[layer]?.step) ?? step
   useVoice(
     tablet.voice,
     `${titleOf(step)}. ${about}.${step.bags.length === 1 && step.kind !== 'fill' ? ` Bag ${step.bags[0]}.` : ''}`,
@@ -158,12 +165,19 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
             {helping ? (
               <StepHelp step={step} frozen={frozen} />
             ) : (
-              <StepPicture step={step} frozen={frozen} count={standing.count} />
+              <StepPicture step={seenStep} frozen={frozen} count={standing.count} />
             )}
           </div>
           {!helping && (
             <div className={css.words}>
-              <StepSays step={step} frozen={frozen} />
+              {layers.length > 0 && (
+                <LayerTurn
+                  names={layers.map((l) => l.name)}
+                  at={layer}
+                  turn={(at) => setTurned({ stepId: step.id, at })}
+                />
+              )}
+              <StepSays step={seenStep} frozen={frozen} />
               {!standing.done && (
                 <StepWeigh
                   step={step}
@@ -196,7 +210,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
           onClick={tap}
           aria-label={standing.done ? 'Go on' : tapWords(step)}
         >
-          <StepBags step={step} frozen={frozen} />
+          <StepBags step={seenStep} frozen={frozen} />
           <StepCount
             step={step}
             steps={steps}
@@ -222,7 +236,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
             </>
           )}
         </div>
-        <NotThese step={step} frozen={frozen} />
+        <NotThese step={seenStep} frozen={frozen} />
       </div>
       <div>
         <Asks

@@ -7,6 +7,7 @@ import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import { freeze } from '#core/bench/freeze'
+import { layersOf } from '#core/bench/layers'
 import { tally } from '#core/bench/tally'
 import { timers } from '#core/bench/timers'
 import { titleOf } from '#core/bench/words'
@@ -16,6 +17,7 @@ import { colourBowls, taskOf } from '#core/plan/colourBowls'
 import { planOrder } from '#core/plan/index'
 import { schools } from '#core/plan/schools'
 import { demoOrder, demoWorkshop } from '#core/plan/testing'
+import { strokeDefinition } from '#core/strokes/index'
 import type { Bench } from '../../bench/useBench.ts'
 import { measuresOf } from '../../parts/weight.tsx'
 import { stubBrowser } from '../../testing/browser.ts'
@@ -60,11 +62,11 @@ function At({ board = false, by = null }: { board?: boolean; by?: string | null 
   }
   return board ? <Board bench={bench} /> : <Run bench={bench} by={by} choose={() => {}} />
 }
-const show = (element: React.ReactElement) =>
+const show = (element: React.ReactElement, at = '/') =>
   render(
     <SWRConfig value={{ provider: () => new Map() }}>
       <MantineProvider>
-        <MemoryRouter>{element}</MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>{element}</MemoryRouter>
       </MantineProvider>
     </SWRConfig>,
   )
@@ -132,6 +134,39 @@ describe('the run', () => {
     fireEvent.click(within(bar).getByRole('button'))
     expect(screen.queryByRole('region', { name: 'Timers' })).toBeNull()
     expect(screen.queryByText(/▸/)).toBeNull()
+  })
+})
+
+describe('a step of several layers', () => {
+  it('is gone through layer by layer, each with its own bag and hold, and comes back to the whole', () => {
+    events = []
+    show(<At />)
+    const nails = steps.find((s) => s.kind === 'nails' && s.useIds.length > 2 && s.bags.length > 1)!
+    leafTo(nails)
+    const whole = screen.getByRole('region', { name: 'What it looks like' })
+    const layers = layersOf(nails, frozen)
+    expect(whole.textContent).toContain(`all ${layers.length} layers`)
+    for (const [i, { name, step }] of layers.entries()) {
+      fireEvent.click(screen.getByRole('button', { name: 'The layer after' }))
+      expect(whole.textContent).toContain(`${i + 1} of ${layers.length}: ${name}`)
+      const use = plan.uses.find((u) => u.id === step.useIds[0])!
+      const recipe = workshop.flowers.find((f) => f.id === use.flowerId)!
+      const { words } = strokeDefinition(recipe.layers.find((l) => l.id === use.layerId)!.stroke.kind)
+      expect(whole.textContent).toContain(words.stop)
+      expect(step.bags.length).toBeGreaterThan(0)
+    }
+    fireEvent.click(screen.getByRole('button', { name: 'The layer after' }))
+    expect(whole.textContent).toContain(`all ${layers.length} layers`)
+  })
+
+  it('is found by the bag that a label was read of', () => {
+    events = []
+    const { bags } = steps.find((s) => s.kind === 'fill' && s.bags[0] === 3)!
+    show(<At />, `/?bag=${bags[0]}`)
+    expect(title()).toBe('Fill bag 3')
+    cleanup()
+    show(<At />, '/?bag=999')
+    expect(title()).toBe(titleOf(steps[0]!))
   })
 })
 
