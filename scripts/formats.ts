@@ -4,6 +4,7 @@ import { backupFileSchema } from '#core/files/backupFile'
 import { bakeryFileSchema } from '#core/files/bakeryFile'
 import { flowerFileSchema } from '#core/files/flowerFile'
 import { orderFileSchema } from '#core/files/orderFile'
+import { logEntrySchema } from '#core/model/logEntry'
 import { planSchema } from '#core/model/plan'
 
 /** `npm run formats`: writes the JSON Schemas of the open formats; `--check` only says whether they are current. */
@@ -13,6 +14,7 @@ const formats = {
   'flower-file': flowerFileSchema,
   'backup-file': backupFileSchema,
   plan: planSchema,
+  'log-entry': logEntrySchema,
 }
 const folder = new URL('../docs/formats/', import.meta.url)
 const checking = process.argv.includes('--check')

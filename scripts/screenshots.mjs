@@ -14,7 +14,7 @@ const views = {
   colours: '/orders/observatory/colours',
   bags: '/orders/observatory/bags',
   icing: '/orders/observatory/icing',
-  mixing: '/orders/observatory/icing?half=mixing',
+  prints: '/orders/observatory/bench/prints/bagLabels',
   bowl: '/orders/observatory/bowl?colour=dusk',
   week: '/week',
   timeline: '/orders/observatory/timeline',
@@ -29,7 +29,7 @@ const views = {
 const waits = {
   flowers: 16000,
   colours: 5000,
-  mixing: 6000,
+  prints: 5000,
   bowl: 4000,
   week: 6000,
   timeline: 7000,
@@ -67,21 +67,6 @@ for (const [name, path] of Object.entries(views)) {
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
 }
-if (names.length === 0 || names.includes('fewer')) {
-  await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}/orders/observatory/bags`)
-  await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 120_000 })
-  await page
-    .getByRole('heading', { name: 'Fewer bags and tips' })
-    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
-  await page.mouse.wheel(0, -20)
-  await page
-    .getByRole('img', { name: /after$/ })
-    .first()
-    .waitFor()
-  await page.waitForTimeout(1500)
-  await page.screenshot({ path: join(folder, 'fewer.png'), timeout: 90_000 })
-  console.log('fewer')
-}
 if (names.length === 0 || names.includes('studio')) {
   // a flower of our own, made for the picture and put away again
   const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
@@ -108,5 +93,18 @@ if (names.length === 0 || names.includes('bench')) {
   await page.waitForTimeout(8000)
   await page.screenshot({ path: join(folder, 'bench.png'), timeout: 90_000 })
   console.log('bench')
+}
+if (names.length === 0 || names.includes('wrapup')) {
+  const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
+  const begun = await (await page.request.post(`${at}/api/orders/observatory/bench`)).json()
+  await page.setViewportSize({ width: 1024, height: 768 })
+  await page.goto(`${at}/bench/${begun.id}/wrap-up`)
+  const row = (n) => page.getByRole('listitem').nth(n)
+  await row(0).getByRole('button', { name: 'nothing' }).click()
+  await row(1).getByRole('button', { name: 'a third' }).click()
+  await row(3).getByRole('button', { name: 'ran short' }).click()
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: join(folder, 'wrapup.png'), timeout: 90_000 })
+  console.log('wrapup')
 }
 await browser.close()
