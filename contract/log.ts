@@ -14,7 +14,52 @@ export const MOST_PHOTOGRAPHS = 12
 export const photographSchema = z.object({ id: idSchema, addedAt: z.string() })
 export type Photograph = z.infer<typeof photographSchema>
 
+/** What an entry was before it was changed or deleted. */
+export const logHistorySchema = z.array(
+  z.object({ entry: logEntrySchema, until: z.string(), deleted: z.boolean() }),
+)
+export type LogHistory = z.infer<typeof logHistorySchema>
+
+/** A logbook as a file. */
+export const logFileSchema = z.object({
+  format: z.literal('kanten-logbook', 'This is not a logbook of Kanten: "format" must be "kanten-logbook".'),
+  schemaVersion: z.literal(1),
+  entries: z.array(logEntrySchema).max(5000, 'At most 5,000 entries.'),
+})
+
 export const logEndpoints = {
+  list: endpoint({
+    method: 'get',
+    path: '/log',
+    summary:
+      'The logbook, the latest entry first; search by order, person, colour, flower or a word that was noted',
+    query: z.object({ search: z.string().trim().max(80, 'At most 80 characters.').optional() }),
+    answer: z.array(storedLogEntrySchema),
+  }),
+  begin: endpoint({
+    method: 'post',
+    path: '/orders/:id/log',
+    summary: 'Begin an entry for an order by hand: everything as it is planned, to be corrected',
+    answer: storedLogEntrySchema,
+  }),
+  takeIn: endpoint({
+    method: 'post',
+    path: '/log/import',
+    summary: 'Take entries in from a file; those that are here already, by their id, stay as they are',
+    body: logFileSchema,
+    answer: z.object({ added: z.number().int(), known: z.number().int() }),
+  }),
+  history: endpoint({
+    method: 'get',
+    path: '/log/:id/history',
+    summary: 'What an entry was before, the last first',
+    answer: logHistorySchema,
+  }),
+  remove: endpoint({
+    method: 'delete',
+    path: '/log/:id',
+    summary: 'Delete an entry; its history stays',
+  }),
   read: endpoint({
     method: 'get',
     path: '/log/:id',

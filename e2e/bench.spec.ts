@@ -149,6 +149,7 @@ test.describe('an order worked from start to end by taps only', () => {
     await page.getByRole('listitem', { name: 'Bag 1' }).getByRole('button', { name: 'nothing' }).click()
     await page.getByRole('button', { name: 'Next: what came out' }).click()
     expect(await tooSmall(page)).toEqual([])
+    expect(await found(page)).toEqual([])
     const chooser = page.getByLabel('Photograph', { exact: true })
     await chooser.setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') })
     await expect(page.getByRole('alert')).toContainText('cannot open the file as a picture')

@@ -113,6 +113,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/drawer/Drawer.tsx')).Drawer }),
       },
       {
+        path: 'logbook',
+        lazy: async () => ({ Component: (await import('./screens/logbook/Logbook.tsx')).Logbook }),
+      },
+      {
+        path: 'logbook/:entryId',
+        lazy: async () => ({ Component: (await import('./screens/logbook/EntryPage.tsx')).EntryPage }),
+      },
+      {
         path: 'deleted',
         lazy: async () => ({ Component: (await import('./screens/deleted/Deleted.tsx')).Deleted }),
       },

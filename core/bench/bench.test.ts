@@ -10,7 +10,7 @@ import { differs } from './differs.ts'
 import { freeze } from './freeze.ts'
 import { tally } from './tally.ts'
 import { timers } from './timers.ts'
-import { heldBy, nextFor, progress } from './turn.ts'
+import { heldBy, nextFor, progress, takenWith } from './turn.ts'
 import { between } from './within.ts'
 
 const workshop = demoWorkshop()
@@ -31,6 +31,22 @@ const at = (minute: number, stepId: string, kind: BenchEvent['kind'], more: Part
     ...more,
   })
 const kinds = (kind: BenchStep['kind']) => steps.filter((s) => s.kind === kind)
+
+describe('bags that are taken together', () => {
+  it('are those that follow each other and are free; anything else is taken alone', () => {
+    const fills = kinds('fill')
+    const run = fills.filter((s, i) => i === 0 || steps.indexOf(s) === steps.indexOf(fills[i - 1]!) + 1)
+    expect(run.length).toBeGreaterThan(1)
+    const none = tally(steps, [])
+    const all = takenWith(run[0]!, steps, none)
+    expect(all.map((s) => s.kind)).toEqual(all.map(() => 'fill'))
+    expect(all.length).toBeGreaterThan(1)
+    const taken = tally(steps, [at(1, all[1]!.id, 'take', { by: 'Bea' })])
+    expect(takenWith(all[0]!, steps, taken)).toEqual([all[0]])
+    const [nails] = kinds('nails')
+    expect(takenWith(nails!, steps, none)).toEqual([nails])
+  })
+})
 
 describe('the steps of a run', () => {
   it('are all that the plan makes: every bowl, every bag, every flower on its nail and back on its piece', () => {

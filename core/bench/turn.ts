@@ -31,6 +31,18 @@ export function nextFor(
   return mine ?? open.find((s) => tally.of.get(s.id)!.by === null && free(s)) ?? null
 }
 
+/**
+ * What somebody takes when they take a step: it alone, or with a bag all bags that come right after it and are still free, so that one pair of
+ * hands fills them while the other pipes.
+ */
+export function takenWith(step: BenchStep, steps: readonly BenchStep[], tally: Tally): BenchStep[] {
+  if (step.kind !== 'fill') return [step]
+  const isFree = (s: BenchStep) => !tally.of.get(s.id)!.done && tally.of.get(s.id)!.by === null
+  const after = steps.slice(steps.indexOf(step) + 1)
+  const end = after.findIndex((s) => s.kind !== 'fill' || !isFree(s))
+  return [step, ...after.slice(0, end < 0 ? after.length : end)]
+}
+
 /** Steps done of all, and the minutes of hands that they stand for, as a share of 1. */
 export function progress(
   steps: readonly BenchStep[],

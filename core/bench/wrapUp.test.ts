@@ -7,7 +7,7 @@ import { demoOrder, demoWorkshop } from '../plan/testing.ts'
 import { freeze } from './freeze.ts'
 import { bagSubject, bowlSubject, WRAP_UP } from './subjects.ts'
 import { tally } from './tally.ts'
-import { logEntryOf, workedMinutes, wrappedUp } from './wrapUp.ts'
+import { FIVE_FLOWERS, logEntryOf, workedMinutes, wrappedUp } from './wrapUp.ts'
 
 const workshop = demoWorkshop()
 const order = demoOrder('observatory')
@@ -83,6 +83,8 @@ describe('the entry of the logbook', () => {
       ...taps,
       at(nails.id, 'spoiled', 30),
       at(nails.id, 'spoiled', 31, { amount: -1 }),
+      at(nails.id, 'weighed', 33, { amount: 58, note: FIVE_FLOWERS }),
+      at(nails.id, 'weighed', 34, { amount: 61, note: FIVE_FLOWERS }),
       at(nails.id, 'spoiled', 32),
     ])
     const flower = entry.flowers.find(
@@ -91,6 +93,7 @@ describe('the entry of the logbook', () => {
     expect(flower).toMatchObject({ wanted: use!.flowers, spoiled: 1 })
     expect(flower.piped).toBe(nails.wanted - 2 * (own.length - 1))
     expect(flower.minutes).toBeGreaterThan(0)
+    expect(flower.weighed).toEqual({ count: 5, grams: 61 })
   })
 
   it('has every bowl, bag and flower of the plan, says what ran out at the bench, and is what its schema reads', () => {

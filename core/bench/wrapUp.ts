@@ -2,7 +2,7 @@ import type { BenchEvent, BenchStep, Frozen } from '../model/bench.ts'
 import { type LogEntry, type LoggedFlower, logEntryVersion } from '../model/logEntry.ts'
 import type { Use } from '../model/plan.ts'
 import { bagSubject, bowlSubject } from './subjects.ts'
-import { inOrder, type Tally } from './tally.ts'
+import { inOrder, type Tally, tally } from './tally.ts'
 
 /** What was left of something, in g. */
 export interface Left {
@@ -65,24 +65,24 @@ interface Worked {
 }
 
 /** The entry of the logbook that a run comes to, as far as it is. @param at local moment. */
-export function logEntryOf(run: Worked, tally: Tally, events: readonly BenchEvent[], at: string): LogEntry {
+export function logEntryOf(run: Worked, counted: Tally, events: readonly BenchEvent[], at: string): LogEntry {
   const { frozen } = run
   const { order, plan } = frozen
   const told = wrappedUp(events)
   const worked = workedMinutes(events)
-  const notes = [...tally.of.values()].flatMap((s) => s.notes)
+  const notes = [...counted.of.values()].flatMap((s) => s.notes)
   const leftOf = (subject: string) => ({
     leftGrams: told.left.get(subject)?.grams ?? null,
     estimated: told.left.get(subject)?.estimated ?? false,
   })
-  const ofSteps = [...worked].filter(([id]) => tally.of.has(id))
+  const ofSteps = [...worked].filter(([id]) => counted.of.has(id))
   return {
     ...{ schemaVersion: logEntryVersion, id: run.id, orderId: run.orderId, title: order.title, at },
     people: [...new Set(events.flatMap((e) => e.by ?? []))].sort(),
     roomC: told.roomC,
     batches: plan.batches.map((b) => {
       const colour = plan.colours.find((c) => c.id === b.colourId)!
-      const ranOut = frozen.steps.some((s) => s.batchIds.includes(b.id) && tally.of.get(s.id)!.ranOut > 0)
+      const ranOut = frozen.steps.some((s) => s.batchIds.includes(b.id) && counted.of.get(s.id)!.ranOut > 0)
       return {
         ...{
           id: b.id,
@@ -99,18 +99,25 @@ export function logEntryOf(run: Worked, tally: Tally, events: readonly BenchEven
       ...{ number: b.number, label: b.label, plannedGrams: b.grams },
       ...leftOf(bagSubject(b.number)),
     })),
-    flowers: flowersOf(frozen, tally, worked),
+    flowers: flowersOf(frozen, counted, worked, weighedFlowers(events)),
     plannedMinutes: plan.totals.handsOnMinutes,
     minutes: ofSteps.length > 0 ? ofSteps.reduce((sum, [, m]) => sum + m, 0) : null,
     remarks: [...notes, ...(told.remark.trim() ? [told.remark] : [])],
   }
 }
 
+/** An entry for an order that nobody counted at the bench: everything as it was planned, to be corrected by hand. */
+export function asPlanned(run: Worked, at: string): LogEntry {
+  const entry = logEntryOf(run, tally(run.frozen.steps, []), [], at)
+  return { ...entry, flowers: entry.flowers.map((f) => ({ ...f, piped: f.wanted })) }
+}
+
 /** Every flower of every kind of piece with the steps that it is piped in. */
 function flowersOf(
   { order, plan, steps }: Frozen,
-  tally: Tally,
+  counted: Tally,
   worked: ReadonlyMap<string, number>,
+  weighed: ReadonlyMap<string, NonNullable<LoggedFlower['weighed']>>,
 ): LoggedFlower[] {
   const groups = new Map<string, { use: Use; steps: BenchStep[] }>()
   for (const step of steps) {
@@ -126,7 +133,7 @@ function flowersOf(
   }
   return [...groups.values()].map(({ use, steps: own }) => {
     // a flower is piped when the last of its layers is: the step that is least far says how many are
-    const share = Math.min(...own.map((s) => tally.of.get(s.id)!.count / s.wanted))
+    const share = Math.min(...own.map((s) => counted.of.get(s.id)!.count / s.wanted))
     const times = own.flatMap((s) => worked.get(s.id) ?? [])
     return {
       flowerId: use.flowerId,
@@ -134,10 +141,27 @@ function flowersOf(
       piece: order.pieces.find((p) => p.id === use.pieceId)!.name,
       wanted: use.flowers,
       piped: Math.floor(share * (use.flowers + use.spares) + 1e-9),
-      spoiled: own.reduce((sum, s) => sum + tally.of.get(s.id)!.spoiled, 0),
+      spoiled: own.reduce((sum, s) => sum + counted.of.get(s.id)!.spoiled, 0),
       minutes: times.length > 0 ? times.reduce((a, b) => a + b, 0) : null,
+      weighed: own.reduce<LoggedFlower['weighed']>((found, s) => weighed.get(s.id) ?? found, null),
     }
   })
+}
+
+/** Flowers that are weighed together at the bench: enough for one that is heavier not to matter, few enough for a small plate. */
+export const WEIGHED_TOGETHER = 5
+/** What such a weight is noted under. */
+export const FIVE_FLOWERS = 'five of them'
+
+/** What was weighed of whole flowers, by step; the last weight holds. */
+export function weighedFlowers(
+  events: Iterable<BenchEvent>,
+): ReadonlyMap<string, { count: number; grams: number }> {
+  const found = new Map<string, { count: number; grams: number }>()
+  for (const { stepId, kind, amount, note } of inOrder(events))
+    if (kind === 'weighed' && note === FIVE_FLOWERS && amount !== null && amount > 0)
+      found.set(stepId, { count: WEIGHED_TOGETHER, grams: amount })
+  return found
 }
 
 const PIPED: ReadonlySet<BenchStep['kind']> = new Set(['nails', 'inPlace', 'border'])

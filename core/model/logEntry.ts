@@ -43,6 +43,11 @@ export const loggedFlowerSchema = z.object({
   piped: count,
   spoiled: count,
   minutes,
+  /** So many of them weighed together; null where nobody did. */
+  weighed: z
+    .object({ count: z.number().int('Whole flowers only.').min(1, 'At least one.').max(1000), grams })
+    .nullable()
+    .default(null),
 })
 export type LoggedFlower = z.infer<typeof loggedFlowerSchema>
 

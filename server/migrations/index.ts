@@ -5,6 +5,7 @@ import { Migration004WholeDocuments } from './004WholeDocuments.ts'
 import { Migration005CakesOfTiers } from './005CakesOfTiers.ts'
 import { Migration006Bench } from './006Bench.ts'
 import { Migration007Logbook } from './007Logbook.ts'
+import { Migration008LogHistory } from './008LogHistory.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   { name: '005CakesOfTiers', class: Migration005CakesOfTiers },
   { name: '006Bench', class: Migration006Bench },
   { name: '007Logbook', class: Migration007Logbook },
+  { name: '008LogHistory', class: Migration008LogHistory },
 ]

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { MOST_PHOTOGRAPHS } from '#contract/log'
 import { type LogEntry, logEntryVersion } from '#core/model/logEntry'
@@ -33,6 +34,85 @@ describe('an entry of the logbook', () => {
     const wrong = await put(2, { ...entry, batches: [{ ...entry.batches[0], leftGrams: -3 }] }).expect(422)
     expect(wrong.body.errors[0]).toEqual({ pointer: '/batches/0/leftGrams', detail: 'At least 0 g.' })
     expect((await server.api.get('/api/log/tea').expect(200)).body.entry.roomC).toBe(23)
+  })
+})
+
+describe('the logbook', () => {
+  const other: LogEntry = {
+    ...entry,
+    ...{
+      id: 'opening',
+      title: 'Opening night',
+      at: '2027-09-02T10:00',
+      people: ['Bea'],
+      remarks: ['Very warm.'],
+    },
+  }
+  const titles = async (search = '') =>
+    (
+      (await server.api.get(`/api/log?search=${encodeURIComponent(search)}`).expect(200)).body as {
+        entry: LogEntry
+      }[]
+    ).map((s) => s.entry.title)
+
+  it('is taken in from a file, without touching what is here, and found by any word, the latest first', async () => {
+    const file = {
+      format: 'kanten-logbook',
+      schemaVersion: 1,
+      entries: [{ ...entry, title: 'Another tea' }, other],
+    }
+    expect((await server.api.post('/api/log/import').send(file).expect(200)).body).toEqual({
+      added: 1,
+      known: 1,
+    })
+    expect(await titles()).toEqual(['Opening night', 'Tea'])
+    expect(await titles('dusk ADA')).toEqual(['Tea'])
+    expect(await titles('warm')).toEqual(['Opening night'])
+    expect(await titles('moss')).toEqual([])
+    const wrong = { ...file, entries: [{ ...other, at: 'yesterday' }] }
+    const { body } = await server.api.post('/api/log/import').send(wrong).expect(422)
+    expect(body.errors[0].pointer).toBe('/entries/0/at')
+  })
+
+  it('keeps what an entry was before it was changed, once for changes of one sitting, and when it is deleted', async () => {
+    await server.api
+      .put('/api/log/opening')
+      .set('If-Match', '"1"')
+      .send({ ...other, roomC: 30 })
+      .expect(200)
+    await server.api
+      .put('/api/log/opening')
+      .set('If-Match', '"2"')
+      .send({ ...other, roomC: 31 })
+      .expect(200)
+    await server.api.put('/api/log/opening').set('If-Match', '"2"').send(other).expect(412)
+    await server.api.delete('/api/log/opening').expect(204)
+    await server.api.delete('/api/log/opening').expect(404)
+    const { body } = await server.api.get('/api/log/opening/history').expect(200)
+    expect(body.map((h: { entry: LogEntry; deleted: boolean }) => [h.entry.roomC, h.deleted])).toEqual([
+      [31, true],
+      [21.5, false],
+    ])
+    await server.api.put('/api/log/opening').set('If-Match', '"0"').send(body[0].entry).expect(200)
+    expect(await titles()).toEqual(['Opening night', 'Tea'])
+  })
+
+  it('is begun by hand from an order’s plan', async () => {
+    const demo = JSON.parse(readFileSync(new URL('../../demo/reading-room.json', import.meta.url), 'utf8'))
+    await server.api.post('/api/orders/import').send(demo).expect(200)
+    const begin = async (): Promise<{ entry: LogEntry; version: number }> => {
+      const { status, body } = await server.api.post('/api/orders/reading-room/log')
+      return status === 503 ? begin() : body
+    }
+    const { entry: made, version } = await begin()
+    const plan = (await server.api.get('/api/orders/reading-room/plan').expect(200)).body
+    expect(version).toBe(1)
+    expect(made.batches.map((b) => b.plannedGrams)).toEqual(
+      plan.batches.map((b: { grams: number }) => b.grams),
+    )
+    for (const f of made.flowers) expect([f.piped, f.spoiled, f.minutes]).toEqual([f.wanted, 0, null])
+    expect(made.minutes).toBeNull()
+    await server.api.delete(`/api/log/${made.id}`).expect(204)
   })
 })
 

@@ -9,6 +9,7 @@ const places = [
   ['/week', 'Week'],
   ['/flowers', 'Flowers'],
   ['/drawer', 'Drawer'],
+  ['/logbook', 'Logbook'],
 ] as const
 
 /** The bar across every desk screen, and the room below it. */

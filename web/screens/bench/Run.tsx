@@ -12,7 +12,7 @@ import { layersOf } from '#core/bench/layers'
 import { restDue } from '#core/bench/rest'
 import { askedSubject, restSubject } from '#core/bench/subjects'
 import type { Tally } from '#core/bench/tally'
-import { heldBy, nextFor } from '#core/bench/turn'
+import { heldBy, nextFor, takenWith } from '#core/bench/turn'
 import { between } from '#core/bench/within'
 import { aboutOf, titleOf } from '#core/bench/words'
 import type { Frozen } from '#core/model/bench'
@@ -32,6 +32,7 @@ import { StepSays } from './StepSays.tsx'
 import { StepWeigh } from './StepWeigh.tsx'
 import { tapWords } from './stepWords.ts'
 import { TabletChoice } from './TabletChoice.tsx'
+import { Take } from './Take.tsx'
 import { Timers } from './Timers.tsx'
 import { useAwake } from './useAwake.ts'
 import { useClock } from './useClock.ts'
@@ -183,6 +184,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
                   step={step}
                   frozen={frozen}
                   events={events}
+                  count={standing.count}
                   take={(name, amount) => note(step.id, 'weighed', { amount, note: name })}
                 />
               )}
@@ -236,6 +238,13 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
             </>
           )}
         </div>
+        <Take
+          step={step}
+          together={takenWith(step, steps, tally)}
+          standing={standing}
+          by={by}
+          note={(id, kind) => note(id, kind)}
+        />
         <NotThese step={seenStep} frozen={frozen} />
       </div>
       <div>
