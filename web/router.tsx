@@ -117,7 +117,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/logbook/Logbook.tsx')).Logbook }),
       },
       {
-        path: 'logbook/:entryId',
+        path: 'logbook/:entryId/:part?',
         lazy: async () => ({ Component: (await import('./screens/logbook/EntryPage.tsx')).EntryPage }),
       },
       {

@@ -134,13 +134,15 @@ function flowersOf(
   return [...groups.values()].map(({ use, steps: own }) => {
     // a flower is piped when the last of its layers is: the step that is least far says how many are
     const share = Math.min(...own.map((s) => counted.of.get(s.id)!.count / s.wanted))
+    // of a border nobody counts the beads: the pieces that have it
+    const wanted = use.form === 'border' ? own[0]!.wanted : use.flowers
     const times = own.flatMap((s) => worked.get(s.id) ?? [])
     return {
       flowerId: use.flowerId,
       name: use.flowerName,
       piece: order.pieces.find((p) => p.id === use.pieceId)!.name,
-      wanted: use.flowers,
-      piped: Math.floor(share * (use.flowers + use.spares) + 1e-9),
+      wanted,
+      piped: Math.floor(share * (wanted + use.spares) + 1e-9),
       spoiled: own.reduce((sum, s) => sum + counted.of.get(s.id)!.spoiled, 0),
       minutes: times.length > 0 ? times.reduce((a, b) => a + b, 0) : null,
       weighed: own.reduce<LoggedFlower['weighed']>((found, s) => weighed.get(s.id) ?? found, null),

@@ -13,7 +13,9 @@ import { useLogHistory } from '../../data/log.ts'
 import { Card, Stat, Stats } from '../../parts/Card.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
 import { NumberField, OptionalNumberField } from '../../parts/NumberField.tsx'
+import { PartLinks } from '../../parts/PartLinks.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
+import { Empty } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { localMoment } from '../../parts/time.ts'
 import { useWeight } from '../../parts/weight.tsx'
@@ -25,7 +27,7 @@ type Edit = (label: string, change: (entry: LogEntry) => LogEntry, key?: string)
 const remark = logEntrySchema.shape.remarks.element
 
 /** Planned against done: hands, icing, flowers, and what was noted. */
-export function Entry({ entry, edit }: { entry: LogEntry; edit: Edit }) {
+export function Entry({ entry, edit, part }: { entry: LogEntry; edit: Edit; part: string }) {
   const weight = useWeight()
   const sum = summaryOf(entry)
   const set = (label: string, part: Partial<LogEntry>) => edit(label, (e) => ({ ...e, ...part }), label)
@@ -92,15 +94,42 @@ export function Entry({ entry, edit }: { entry: LogEntry; edit: Edit }) {
           </p>
         )}
       </Card>
-      <Batches entry={entry} edit={edit} />
-      <Flowers entry={entry} edit={edit} />
-      <Card title="Photographs">
-        <Photographs entryId={entry.id} />
-      </Card>
-      <Bags entry={entry} edit={edit} />
-      <Before id={entry.id} edit={edit} />
+      <div>
+        <PartLinks
+          label="Parts of the entry"
+          parts={PARTS.map(([part, name]) => ({ to: `/logbook/${entry.id}${part}`, end: true, name }))}
+        />
+        <Part part={part} entry={entry} edit={edit} />
+      </div>
     </div>
   )
+}
+
+const PARTS: readonly (readonly [string, string])[] = [
+  ['', 'Bowls'],
+  ['/flowers', 'Flowers'],
+  ['/bags', 'Bags'],
+  ['/photographs', 'Photographs'],
+  ['/before', 'Before'],
+]
+
+function Part({ part, entry, edit }: { part: string; entry: LogEntry; edit: Edit }) {
+  switch (part) {
+    case 'flowers':
+      return <Flowers entry={entry} edit={edit} />
+    case 'bags':
+      return <Bags entry={entry} edit={edit} />
+    case 'photographs':
+      return (
+        <Card title="Photographs">
+          <Photographs entryId={entry.id} />
+        </Card>
+      )
+    case 'before':
+      return <Before id={entry.id} edit={edit} />
+    default:
+      return <Batches entry={entry} edit={edit} />
+  }
 }
 
 const peopleSchema = remark
@@ -120,7 +149,7 @@ const at = <T,>(list: readonly T[], index: number, part: Partial<T>): T[] =>
 
 function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
   const weight = useWeight()
-  if (entry.batches.length === 0) return null
+  if (entry.batches.length === 0) return <Empty title="No bowls">Nothing was mixed for this entry.</Empty>
   const change = (i: number, label: string, part: Partial<LogEntry['batches'][number]>) =>
     edit(label, (e) => ({ ...e, batches: at(e.batches, i, part) }), `${label} ${i}`)
   return (
@@ -174,7 +203,7 @@ function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
 }
 
 function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
-  if (entry.flowers.length === 0) return null
+  if (entry.flowers.length === 0) return <Empty title="No flowers">Nothing was piped for this entry.</Empty>
   const change = (i: number, label: string, part: Partial<LogEntry['flowers'][number]>) =>
     edit(label, (e) => ({ ...e, flowers: at(e.flowers, i, part) }), `${label} ${i}`)
   const { piped, spoiled, minutes } = loggedFlowerSchema.shape
@@ -241,7 +270,7 @@ function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
 
 function Bags({ entry, edit }: { entry: LogEntry; edit: Edit }) {
   const weight = useWeight()
-  if (entry.bags.length === 0) return null
+  if (entry.bags.length === 0) return <Empty title="No bags">Nothing was bagged for this entry.</Empty>
   return (
     <Card title="Left in bags">
       <div className={css.bags}>
@@ -271,7 +300,12 @@ function Bags({ entry, edit }: { entry: LogEntry; edit: Edit }) {
 function Before({ id, edit }: { id: string; edit: Edit }) {
   const { data = [] } = useLogHistory(id)
   const { shortMoment } = useCalendar()
-  if (data.length === 0) return null
+  if (data.length === 0)
+    return (
+      <Empty title="Nothing before">
+        What this entry was before a change stands here once it is changed.
+      </Empty>
+    )
   return (
     <Card title="Before" aside="changes within ten minutes are one">
       <ul className={css.before}>

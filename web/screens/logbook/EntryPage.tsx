@@ -21,7 +21,7 @@ import { Entry } from './Entry.tsx'
 
 /** One order as it was made: planned against done, every figure of it to be corrected. */
 export function EntryPage() {
-  const { entryId } = useParams()
+  const { entryId, part = '' } = useParams()
   // a fresh read each time it is opened, and none behind the editor's back afterwards
   const [visit] = useState(newId)
   const { data, error } = useSWR<StoredLogEntry, Error>(
@@ -31,7 +31,7 @@ export function EntryPage() {
   )
   if (error && !data) return <Failed what="This entry" error={error} />
   if (!data) return <Loading what="the entry" />
-  return <Editing key={data.entry.id} stored={data} />
+  return <Editing key={data.entry.id} stored={data} part={part} />
 }
 
 const readEntry = (document: unknown): LogEntry | null => {
@@ -39,7 +39,7 @@ const readEntry = (document: unknown): LogEntry | null => {
   return parsed.success ? parsed.data : null
 }
 
-function Editing({ stored }: { stored: StoredLogEntry }) {
+function Editing({ stored, part }: { stored: StoredLogEntry; part: string }) {
   const name = `log/${stored.entry.id}`
   const [sync] = useState(
     () =>
@@ -93,7 +93,7 @@ function Editing({ stored }: { stored: StoredLogEntry }) {
           </>
         }
       />
-      <Entry entry={entry} edit={edit} />
+      <Entry entry={entry} edit={edit} part={part} />
     </>
   )
 }
