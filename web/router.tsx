@@ -121,6 +121,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/logbook/EntryPage.tsx')).EntryPage }),
       },
       {
+        path: 'wrong',
+        lazy: async () => ({ Component: (await import('./screens/wrong/Wrong.tsx')).Wrong }),
+      },
+      {
         path: 'deleted',
         lazy: async () => ({ Component: (await import('./screens/deleted/Deleted.tsx')).Deleted }),
       },

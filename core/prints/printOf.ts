@@ -20,17 +20,18 @@ export interface PrintOf {
 export const weightIn = ({ workshop }: Frozen, grams: number): string =>
   formatWeight(grams, workshop.settings.units)
 
+const inUtc = (how: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...how })
+// made once: a run of labels asks a hundred times
+const DAY = inUtc({ weekday: 'short', day: 'numeric', month: 'short' })
+const CLOCK_24 = inUtc({ hour: 'numeric', minute: '2-digit', hour12: false })
+const CLOCK_12 = inUtc({ hour: 'numeric', minute: '2-digit', hour12: true })
+
 /** A local moment in a bakery's words: "Sat 28 Nov, 14:20". */
 export function momentWords({ workshop }: Frozen, moment: string): string {
   const at = new Date(`${moment}Z`)
-  const hour12 = workshop.settings.clock === '12'
-  const day = new Intl.DateTimeFormat('en-GB', {
-    ...{ timeZone: 'UTC', weekday: 'short', day: 'numeric', month: 'short' },
-  }).format(at)
-  const time = new Intl.DateTimeFormat('en-GB', {
-    ...{ timeZone: 'UTC', hour: 'numeric', minute: '2-digit', hour12 },
-  }).format(at)
-  return `${day}, ${time}`
+  const clock = workshop.settings.clock === '12' ? CLOCK_12 : CLOCK_24
+  return `${DAY.format(at)}, ${clock.format(at)}`
 }
 
 export const colourNames = ({ plan }: Frozen, bag: Pick<Bag, 'load'>): string[] =>

@@ -8,17 +8,17 @@ const QUIET = 4
 export function codeDrawing(text: string): Drawing {
   const { modules } = create(text, { errorCorrectionLevel: 'M' })
   const side = modules.size + 2 * QUIET
-  // dark squares beside each other are one stroke: a printer draws each
+  // dark squares beside each other are one stroke as wide as they are high: four times fewer lines than their outlines
   let d = ''
   for (let row = 0; row < modules.size; row++)
     for (let column = 0; column < modules.size; column++) {
       const from = column
       while (column < modules.size && modules.get(row, column)) column += 1
-      if (column > from) d += `M${from + QUIET} ${row + QUIET}h${column - from}v1h-${column - from}z`
+      if (column > from) d += `M${from + QUIET} ${row + QUIET + 0.5}h${column - from}`
     }
   return {
     ...{ widthMm: side / 2, heightMm: side / 2 },
-    svg: `<path transform="scale(0.5)" d="${d}" fill="#000"/>`,
+    svg: `<path transform="scale(0.5)" d="${d}" fill="none" stroke="#000" stroke-width="1"/>`,
   }
 }
 

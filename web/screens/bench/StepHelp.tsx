@@ -1,5 +1,8 @@
+import { useState } from 'react'
+import { mishapsFor } from '#core/catalogue/mishaps'
 import type { BenchStep, Frozen } from '#core/model/bench'
 import { strokeDefinition } from '#core/strokes/index'
+import { Mishaps } from '../wrong/Mishaps.tsx'
 import css from './Bench.module.css'
 
 /** What goes wrong at a step, why, and what to do. */
@@ -14,20 +17,27 @@ export function StepHelp({ step, frozen: { plan, workshop } }: { step: BenchStep
     const { label, words } = strokeDefinition(layer.stroke.kind)
     said.set(label, words.goesWrong)
   }
+  const [search, setSearch] = useState('')
   return (
-    <div className={css.words} style={{ overflow: 'auto', maxHeight: '100%', paddingTop: 16 }}>
+    <div className={css.help}>
       <h2>When it looks wrong</h2>
-      {said.size === 0 && (
-        <p>Pressure, angle, stiffness: one of these three, nearly always. Try one on a board first.</p>
-      )}
-      {[...said].map(([label, words]) => (
-        <div key={label}>
-          <h3>{label}</h3>
-          {words.map((w) => (
-            <p key={w}>{w}</p>
-          ))}
-        </div>
-      ))}
+      <input
+        className={css.look}
+        aria-label="How does it look?"
+        placeholder="one word of how it looks"
+        value={search}
+        onChange={(e) => setSearch(e.currentTarget.value)}
+      />
+      {search === '' &&
+        [...said].map(([label, words]) => (
+          <div key={label}>
+            <h3>{label}</h3>
+            {words.map((w) => (
+              <p key={w}>{w}</p>
+            ))}
+          </div>
+        ))}
+      <Mishaps mishaps={mishapsFor(search, step.kind)} />
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { Button, FileButton, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import type { Problem } from '#contract/problem'
 import type { Flower } from '#core/model/flower'
 import { ApiError } from '../../data/api.ts'
@@ -68,6 +68,9 @@ export function Flowers() {
         line={`${workshop.flowers.length} recipes, every one made of strokes`}
         actions={
           <>
+            <Button component={Link} to="/wrong">
+              What goes wrong
+            </Button>
             <SegmentedControl aria-label="Kind" value={form} onChange={setForm} data={forms} />
             <TextInput
               aria-label="Search the library"
