@@ -117,6 +117,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/logbook/Logbook.tsx')).Logbook }),
       },
       {
+        path: 'logbook/over/:over',
+        lazy: async () => ({ Component: (await import('./screens/logbook/Logbook.tsx')).Logbook }),
+      },
+      {
         path: 'logbook/:entryId/:part?',
         lazy: async () => ({ Component: (await import('./screens/logbook/EntryPage.tsx')).EntryPage }),
       },

@@ -3,7 +3,7 @@ import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import { starterWorkshop } from '../catalogue/starter.ts'
 import { fitFlower } from '../flowers/resolve.ts'
 import { nailGuide, nailGuidePages } from './nailGuide.ts'
-import { layPages } from './page.ts'
+import { layPages, tilePages } from './page.ts'
 import { tipSheetPages } from './tipSheet.ts'
 
 const fitted = (id: string) => {
@@ -66,5 +66,34 @@ describe('pages', () => {
   })
   it('refuse what cannot fit', () => {
     expect(() => layPages([{ widthMm: 250, heightMm: 20, svg: '' }], 'Too wide')).toThrow(/does not fit/)
+  })
+})
+
+describe('a drawing over several pages', () => {
+  it('has its joining marks at the same places of the drawing on both pages that share a lap', () => {
+    const pages = tilePages({ widthMm: 300, heightMm: 400, svg: '' }, 'Cake', () => true)
+    expect(pages).toHaveLength(4)
+    const marks = pages.map((page) => {
+      const [, dx, dy] = /<g clip-path="url\(#tile\)"><g transform="translate\(([\d.-]+) ([\d.-]+)\)">/.exec(
+        page,
+      )!
+      return [...page.matchAll(/M([\d.-]+) ([\d.-]+)h6M/g)]
+        .map((m) => ({ x: Number(m[1]) + 3, y: Number(m[2]) }))
+        .filter(({ x, y }) => {
+          const [px, py] = [x + Number(dx), y + Number(dy)]
+          return px > 10 && px < 200 && py > 24 && py < 287
+        })
+    })
+    const shared = (a: number, b: number) =>
+      marks[a]!.filter((m) => marks[b]!.some((n) => n.x === m.x && n.y === m.y)).length
+    for (const [a, b] of [
+      [0, 1],
+      [2, 3],
+      [0, 2],
+      [1, 3],
+    ] as const)
+      expect(shared(a, b)).toBeGreaterThan(1)
+    // what fits on one page needs none
+    expect(tilePages({ widthMm: 100, heightMm: 100, svg: '' }, 'Cup', () => true)[0]).not.toContain('h6M')
   })
 })

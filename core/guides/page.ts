@@ -68,6 +68,7 @@ export function tilePages(
   // the drawing in the middle of all its tiles
   const left = -(columns * (wide - LAP_MM) + LAP_MM) / 2
   const top = -(rows * (high - LAP_MM) + LAP_MM) / 2
+  const marks = joiningMarks({ left, top, wide, high, columns, rows })
   const pages: string[] = []
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
@@ -78,12 +79,42 @@ export function tilePages(
       pages.push(
         sheet(
           `<clipPath id="tile">${frame}/></clipPath>${frame} fill="none" stroke="#999" stroke-width="0.2" stroke-dasharray="2 2"/>` +
-            `<g clip-path="url(#tile)"><g transform="translate(${mm(marginMm - x)} ${mm(head - y)})">${stamp.svg}</g></g>`,
+            `<g clip-path="url(#tile)"><g transform="translate(${mm(marginMm - x)} ${mm(head - y)})">${stamp.svg}${marks}</g></g>`,
           name,
         ),
       )
     }
   return pages
+}
+
+/** Marks are so far apart along a lap, and so long, mm. */
+const MARK_EVERY_MM = 60
+const MARK_MM = 3
+
+/** Crosses in the middle of every lap, on both pages that share it: laid on each other, the pages are joined. */
+function joiningMarks(of: {
+  left: number
+  top: number
+  wide: number
+  high: number
+  columns: number
+  rows: number
+}): string {
+  const { left, top, wide, high, columns, rows } = of
+  const cross = (x: number, y: number) =>
+    `M${mm(x - MARK_MM)} ${mm(y)}h${2 * MARK_MM}M${mm(x)} ${mm(y - MARK_MM)}v${2 * MARK_MM}`
+  const along = (from: number, length: number) =>
+    Array.from(
+      { length: Math.max(1, Math.floor(length / MARK_EVERY_MM)) },
+      (_, i) => from + MARK_EVERY_MM * (i + 0.5),
+    )
+  const [across, down] = [columns * (wide - LAP_MM) + LAP_MM, rows * (high - LAP_MM) + LAP_MM]
+  let d = ''
+  for (let c = 1; c < columns; c++)
+    for (const y of along(top, down)) d += cross(left + c * (wide - LAP_MM) + LAP_MM / 2, y)
+  for (let r = 1; r < rows; r++)
+    for (const x of along(left, across)) d += cross(x, top + r * (high - LAP_MM) + LAP_MM / 2)
+  return d === '' ? '' : `<path d="${d}" fill="none" stroke="#000" stroke-width="0.2"/>`
 }
 
 function sheet(body: string, title: string): string {

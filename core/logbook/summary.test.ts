@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { toCsv } from '../files/csv.ts'
 import { type LogEntry, logEntryVersion } from '../model/logEntry.ts'
+import { overColours, overFlowers, overPeople } from './over.ts'
 import { logRows } from './rows.ts'
 import { found, summaryOf } from './summary.ts'
 
@@ -30,6 +31,50 @@ const entry: LogEntry = {
     },
   ],
 }
+
+describe('the logbook over all orders', () => {
+  const second: LogEntry = {
+    ...entry,
+    ...{ id: 'b', people: ['ada '], plannedMinutes: 60, minutes: 48 },
+    batches: [bowl('dusk', 37.5, true), bowl('Dusk', 50)],
+    flowers: [
+      {
+        ...entry.flowers[0]!,
+        name: 'rose',
+        ...{ piped: 7, spoiled: 0, minutes: 9, weighed: { count: 5, grams: 40 } },
+      },
+    ],
+  }
+  it('says of a flower how many, how long and how heavy each, from where it was told', () => {
+    const [rose] = overFlowers([entry, second]).filter((f) => f.name === 'Rose')
+    // 13 and 7 in 31 and 9 minutes; five weighed 40 g once
+    expect(rose).toEqual({ name: 'Rose', orders: 2, piped: 20, spoiled: 2, minutesEach: 2, gramsEach: 8 })
+    expect(overFlowers([entry]).find((f) => f.name === '=2+2')).toMatchObject({
+      minutesEach: null,
+      gramsEach: null,
+    })
+  })
+  it('says of a colour what is left of it on the whole, and in how many orders it ran short', () => {
+    const colours = overColours([entry, second])
+    // 12.5, 37.5 and 50 of three hundred
+    expect(colours.find((c) => c.name === 'Dusk')).toMatchObject({ orders: 2, plannedGrams: 300, short: 1 })
+    expect(colours.find((c) => c.name === 'Dusk')!.leftShare).toBeCloseTo(1 / 3, 12)
+    expect(colours.find((c) => c.name === 'Moss')).toMatchObject({ leftShare: null, short: 1 })
+  })
+  it('says of a person, however the name is written, how they keep to the plan', () => {
+    const people = overPeople([entry, second])
+    expect(people.map((p) => [p.name, p.orders])).toEqual([
+      ['Ada', 2],
+      ['Bea', 1],
+    ])
+    expect(people[0]!.pace).toBeCloseTo((72.25 + 48) / 120, 12)
+  })
+  it('is the same in whatever order it is read', () => {
+    expect(overColours([second, entry]).map((c) => [c.orders, c.plannedGrams, c.leftShare, c.short])).toEqual(
+      overColours([entry, second]).map((c) => [c.orders, c.plannedGrams, c.leftShare, c.short]),
+    )
+  })
+})
 
 describe('an entry in figures', () => {
   it('sums what was told, and says that nobody told where nobody did', () => {

@@ -1,6 +1,6 @@
 import { Button, FileButton, Menu, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import type { Problem } from '#contract/problem'
 import { toCsv } from '#core/files/csv'
 import { logRows } from '#core/logbook/rows'
@@ -15,11 +15,21 @@ import { DataTable } from '../../parts/DataTable.tsx'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { offerFile } from '../../parts/offer.ts'
+import { PartLinks } from '../../parts/PartLinks.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useWeight } from '../../parts/weight.tsx'
+import { Over } from './Over.tsx'
+
+const PARTS = [
+  { to: '/logbook', end: true, name: 'Orders' },
+  { to: '/logbook/over/flowers', end: true, name: 'Flowers' },
+  { to: '/logbook/over/colours', end: true, name: 'Colours' },
+  { to: '/logbook/over/people', end: true, name: 'People' },
+]
 
 /** Orders as they were made: planned against done, from the bench or typed by hand. */
 export function Logbook() {
+  const { over } = useParams()
   const [search, setSearch] = useState('')
   const { data, error } = useLog(search)
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
@@ -84,6 +94,7 @@ export function Logbook() {
           </>
         }
       />
+      <PartLinks label="Parts of the logbook" parts={PARTS} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
       {rows.length === 0 ? (
         <Empty title={search ? 'Nothing is found' : 'Nothing is written yet'}>
@@ -91,6 +102,8 @@ export function Logbook() {
             ? 'Try fewer or other words.'
             : 'Wrapping up at the bench writes an entry; for an order that was made without the bench, write one by hand.'}
         </Empty>
+      ) : over ? (
+        <Over of={over} entries={entries} />
       ) : (
         <Card>
           <DataTable

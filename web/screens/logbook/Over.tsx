@@ -1,0 +1,136 @@
+import { overColours, overFlowers, overPeople } from '#core/logbook/over'
+import type { LogEntry } from '#core/model/logEntry'
+import { Card } from '../../parts/Card.tsx'
+import { DataTable } from '../../parts/DataTable.tsx'
+import { Dab } from '../../parts/Swatch.tsx'
+import { useWeight } from '../../parts/weight.tsx'
+
+const percent = (share: number | null) => (share === null ? '–' : `${Math.round(100 * share)} %`)
+const spoilt = ({ piped, spoiled }: { piped: number; spoiled: number }) =>
+  piped + spoiled > 0 ? spoiled / (piped + spoiled) : null
+
+/** What the logbook says over all orders that are shown: of each flower, each colour, each person. */
+export function Over({ of, entries }: { of: string; entries: readonly LogEntry[] }) {
+  return (
+    <Card>
+      {of === 'flowers' ? (
+        <Flowers entries={entries} />
+      ) : of === 'colours' ? (
+        <Colours entries={entries} />
+      ) : (
+        <People entries={entries} />
+      )}
+    </Card>
+  )
+}
+
+function Flowers({ entries }: { entries: readonly LogEntry[] }) {
+  const weight = useWeight()
+  return (
+    <DataTable
+      caption="Flowers"
+      rows={overFlowers(entries)}
+      rowKey={(r) => r.name}
+      columns={[
+        { key: 'name', name: 'Flower', value: (r) => r.name },
+        { key: 'orders', name: 'Orders', numeric: true, value: (r) => r.orders },
+        { key: 'piped', name: 'Piped', numeric: true, value: (r) => r.piped },
+        {
+          key: 'spoiled',
+          name: 'Spoiled',
+          numeric: true,
+          value: (r) => spoilt(r) ?? -1,
+          show: (r) => `${r.spoiled}, ${percent(spoilt(r))}`,
+        },
+        {
+          key: 'minutes',
+          name: 'Minutes each',
+          numeric: true,
+          value: (r) => r.minutesEach ?? -1,
+          show: (r) => (r.minutesEach === null ? '–' : r.minutesEach.toFixed(1)),
+        },
+        {
+          key: 'grams',
+          name: 'Weighed each',
+          numeric: true,
+          value: (r) => r.gramsEach ?? -1,
+          show: (r) => (r.gramsEach === null ? '–' : weight(r.gramsEach)),
+        },
+      ]}
+    />
+  )
+}
+
+function Colours({ entries }: { entries: readonly LogEntry[] }) {
+  const weight = useWeight()
+  return (
+    <DataTable
+      caption="Colours"
+      rows={overColours(entries)}
+      rowKey={(r) => r.name}
+      columns={[
+        {
+          key: 'name',
+          name: 'Colour',
+          value: (r) => r.name,
+          show: (r) => (
+            <>
+              <Dab hex={r.hex} /> {r.name}
+            </>
+          ),
+        },
+        { key: 'orders', name: 'Orders', numeric: true, value: (r) => r.orders },
+        {
+          key: 'planned',
+          name: 'Planned',
+          numeric: true,
+          value: (r) => r.plannedGrams,
+          show: (r) => weight(r.plannedGrams),
+        },
+        {
+          key: 'left',
+          name: 'Left of it, where told',
+          numeric: true,
+          value: (r) => r.leftShare ?? -1,
+          show: (r) => percent(r.leftShare),
+        },
+        {
+          key: 'short',
+          name: 'Ran short',
+          numeric: true,
+          value: (r) => r.short,
+          show: (r) => (r.short === 0 ? 'never' : `${r.short} of ${r.orders}`),
+        },
+      ]}
+    />
+  )
+}
+
+function People({ entries }: { entries: readonly LogEntry[] }) {
+  return (
+    <DataTable
+      caption="People"
+      rows={overPeople(entries)}
+      rowKey={(r) => r.name}
+      columns={[
+        { key: 'name', name: 'Who', value: (r) => r.name },
+        { key: 'orders', name: 'Orders', numeric: true, value: (r) => r.orders },
+        { key: 'piped', name: 'Piped in them', numeric: true, value: (r) => r.piped },
+        {
+          key: 'spoiled',
+          name: 'Spoiled in them',
+          numeric: true,
+          value: (r) => spoilt(r) ?? -1,
+          show: (r) => percent(spoilt(r)),
+        },
+        {
+          key: 'pace',
+          name: 'Hands for those planned',
+          numeric: true,
+          value: (r) => r.pace ?? -1,
+          show: (r) => percent(r.pace),
+        },
+      ]}
+    />
+  )
+}
