@@ -14,10 +14,20 @@ export function startHistory<T>(present: T): History<T> {
   return { past: [], present, future: [], last: null }
 }
 
-/** Records an edit. `key` names what is edited; quick edits under one key undo together. */
-export function record<T>(history: History<T>, next: T, label: string, key: string, now: number): History<T> {
+/**
+ * Records an edit. `key` names what is edited; quick edits under one key undo together.
+ * @param oneAct the key is of one act alone, whose parts come in as they are worked out: they undo together however long that takes.
+ */
+export function record<T>(
+  history: History<T>,
+  next: T,
+  label: string,
+  key: string,
+  now: number,
+  oneAct = false,
+): History<T> {
   if (Object.is(next, history.present)) return history
-  const continues = history.last?.key === key && now - history.last.at < ONE_STEP_MS
+  const continues = history.last?.key === key && (oneAct || now - history.last.at < ONE_STEP_MS)
   return {
     past: continues ? history.past : [...history.past, { state: history.present, label }].slice(-STEPS),
     present: next,

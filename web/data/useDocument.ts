@@ -8,8 +8,8 @@ import { keepHistory, loadHistory } from './storedHistory.ts'
 export interface DocumentEditor<T> {
   document: T
   history: History<T>
-  /** Changes the document; quick changes under one key undo together. */
-  edit(label: string, change: (document: T) => T, key?: string): void
+  /** Changes the document; quick changes under one key undo together, those of one act always. */
+  edit(label: string, change: (document: T) => T, key?: string, oneAct?: boolean): void
   undo: (() => void) | null
   redo: (() => void) | null
   undoLabel: string | null
@@ -64,8 +64,8 @@ export function useDocument<T>(name: string, sync: DocumentSync<T>): DocumentEdi
     }
   }, [sync])
 
-  const edit = useCallback<DocumentEditor<T>['edit']>((label, change, key = label) => {
-    setHistory((now) => record(now, change(now.present), label, key, Date.now()))
+  const edit = useCallback<DocumentEditor<T>['edit']>((label, change, key = label, oneAct = false) => {
+    setHistory((now) => record(now, change(now.present), label, key, Date.now(), oneAct))
   }, [])
   return useMemo(
     () => ({

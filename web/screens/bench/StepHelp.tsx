@@ -37,7 +37,7 @@ export function StepHelp({ step, frozen: { plan, workshop } }: { step: BenchStep
             ))}
           </div>
         ))}
-      <Mishaps mishaps={mishapsFor(search, step.kind)} />
+      <Mishaps mishaps={mishapsFor(search, step.kind)} under="h2" />
     </div>
   )
 }

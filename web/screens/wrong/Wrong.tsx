@@ -25,7 +25,7 @@ export function Wrong() {
         }
       />
       {found.length > 0 ? (
-        <Mishaps mishaps={found} />
+        <Mishaps mishaps={found} under="h1" />
       ) : (
         <Empty title="Nothing is found">Try one word of how it looks: points, torn, sags, breaks.</Empty>
       )}

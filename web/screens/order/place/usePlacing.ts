@@ -80,7 +80,7 @@ export function usePlacing(piece: Piece): Placing | null {
   const { answer: judgement } = useLatest<Judgement>(ask)
 
   const put = useCallback(
-    (label: string, how: (layouts: Layout[], now: Piece) => Layout[], key: string) =>
+    (label: string, how: (layouts: Layout[], now: Piece) => Layout[], key: string, oneAct = false) =>
       edit(
         label,
         (o) => ({
@@ -88,6 +88,7 @@ export function usePlacing(piece: Piece): Placing | null {
           pieces: o.pieces.map((p) => (p.id === piece.id ? { ...p, layouts: how(p.layouts, p) } : p)),
         }),
         key,
+        oneAct,
       ),
     [edit, piece.id],
   )
@@ -111,6 +112,8 @@ export function usePlacing(piece: Piece): Placing | null {
               ? layouts.map((l) => (l.id === next.id ? next : l))
               : [...layouts, next],
           key,
+          // first at once, then better: one act
+          true,
         )
       setLaying((n) => n + 1)
       void (async () => {
