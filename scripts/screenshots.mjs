@@ -23,7 +23,6 @@ const views = {
   drawer: '/drawer',
   place: '/orders/observatory/pieces/place/tier-lower',
   bouquet: '/orders/keeper/pieces/place/bouquet',
-  tray: '/orders/observatory/pieces/tray',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
 const waits = {
@@ -36,7 +35,6 @@ const waits = {
   lighter: 14000,
   place: 14000,
   bouquet: 16000,
-  tray: 9000,
 }
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')
@@ -64,6 +62,10 @@ for (const [name, path] of Object.entries(views)) {
   // a plan that is not there yet shows as three dots
   await page.waitForFunction(() => !/^…$/m.test(document.body.innerText), null, { timeout: 60_000 })
   await page.waitForTimeout(waits[name] ?? 1500)
+  // what is fetched or worked out shows in its place, however long that takes
+  await page.waitForFunction(() => !/^(Fetching|Working out)/m.test(document.body.innerText), null, {
+    timeout: 120_000,
+  })
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
 }
@@ -93,6 +95,36 @@ if (names.length === 0 || names.includes('bench')) {
   await page.waitForTimeout(8000)
   await page.screenshot({ path: join(folder, 'bench.png'), timeout: 90_000 })
   console.log('bench')
+}
+if (names.length === 0 || names.includes('logbook')) {
+  // two orders written down for the picture, one of them corrected
+  const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
+  /** Planning may be asked to come back while pictures of other screens are still worked out. */
+  const begin = async (order) => {
+    const answer = await page.request.post(`${at}/api/orders/${order}/log`)
+    return answer.status() === 503 ? begin(order) : answer.json()
+  }
+  await begin('reading-room')
+  const { entry } = await begin('observatory')
+  const told = [40, 6, 18, 4, 9]
+  await page.request.put(`${at}/api/log/${entry.id}`, {
+    headers: { 'If-Match': '"1"' },
+    data: {
+      ...entry,
+      ...{ people: ['Ada', 'Bea'], roomC: 23, minutes: 431, remarks: ['The butter was warm; rested twice.'] },
+      batches: entry.batches.map((b, i) => ({
+        ...b,
+        leftGrams: told[i] ?? null,
+        ranShort: b.colour === 'Moss',
+      })),
+      flowers: entry.flowers.map((f, i) => ({ ...f, spoiled: i % 3, minutes: 6 + 4 * i })),
+    },
+  })
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`${at}/logbook/${entry.id}`)
+  await page.waitForTimeout(2500)
+  await page.screenshot({ path: join(folder, 'logbook.png'), timeout: 90_000 })
+  console.log('logbook')
 }
 if (names.length === 0 || names.includes('wrapup')) {
   const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`

@@ -18,13 +18,19 @@ export function weighIns(step: BenchStep, frozen: Frozen, events: Iterable<Bench
   return wanted(step, frozen).map((w) => ({ ...w, taken: taken.get(w.name) ?? null }))
 }
 
-function wanted(step: BenchStep, { plan, workshop }: Frozen): { name: string; grams: number }[] {
-  const { scaleStepGrams } = workshop.settings
-  if (step.kind === 'base') {
-    const base = [plan.base, ...plan.otherBases].find((b) => step.id.startsWith(`base ${b.kind} `))
-    const share = base && step.grams ? step.grams / base.grams : 0
-    return base?.ingredients.map(({ name, grams }) => ({ name, grams: grams * share })) ?? []
-  }
+/** The ingredients of the base that a step makes, as much of each as goes into this make; none where it makes none. */
+export function ingredientsOf(
+  step: BenchStep,
+  { plan }: Pick<Frozen, 'plan'>,
+): { name: string; grams: number }[] {
+  if (step.kind !== 'base') return []
+  const base = [plan.base, ...plan.otherBases].find((b) => step.id.startsWith(`base ${b.kind} `))
+  const share = base && step.grams ? step.grams / base.grams : 0
+  return base?.ingredients.map(({ name, grams }) => ({ name, grams: grams * share })) ?? []
+}
+
+function wanted(step: BenchStep, frozen: Frozen): { name: string; grams: number }[] {
+  const { scaleStepGrams } = frozen.workshop.settings
   if ((step.kind === 'mix' || step.kind === 'thin') && step.grams)
     return [
       {
@@ -32,5 +38,5 @@ function wanted(step: BenchStep, { plan, workshop }: Frozen): { name: string; gr
         grams: onScale(step.grams, scaleStepGrams),
       },
     ]
-  return []
+  return ingredientsOf(step, frozen)
 }

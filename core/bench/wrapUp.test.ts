@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { summaryOf } from '../logbook/summary.ts'
 import type { BenchEvent } from '../model/bench.ts'
 import { logEntrySchema } from '../model/logEntry.ts'
 import { planOrder } from '../plan/index.ts'
@@ -111,5 +112,7 @@ describe('the entry of the logbook', () => {
     expect(entry.remarks).toEqual(['too dark'])
     const placed = order.pieces.flatMap((p) => p.flowers)
     expect(entry.flowers).toHaveLength(placed.length)
+    // the order's own count, under the same name on every screen
+    expect(summaryOf(entry).wanted).toBe(frozen.plan.totals.flowers)
   })
 })

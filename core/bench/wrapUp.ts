@@ -140,6 +140,7 @@ function flowersOf(
     return {
       flowerId: use.flowerId,
       name: use.flowerName,
+      form: formOf(use),
       piece: order.pieces.find((p) => p.id === use.pieceId)!.name,
       wanted,
       piped: Math.floor(share * (wanted + use.spares) + 1e-9),
@@ -165,5 +166,9 @@ export function weighedFlowers(
       found.set(stepId, { count: WEIGHED_TOGETHER, grams: amount })
   return found
 }
+
+/** Coats and words are no flowers, and have no step that pipes one. */
+const formOf = ({ form }: Use): LoggedFlower['form'] =>
+  form === 'coat' || form === 'words' ? 'flower' : form
 
 const PIPED: ReadonlySet<BenchStep['kind']> = new Set(['nails', 'inPlace', 'border'])

@@ -22,11 +22,11 @@ const entry: LogEntry = {
   bags: [{ number: 3, label: 'Dusk, petal', plannedGrams: 80, leftGrams: 7.5, estimated: true }],
   flowers: [
     {
-      ...{ flowerId: 'rose', name: 'Rose', piece: 'Cupcakes' },
+      ...{ flowerId: 'rose', name: 'Rose', form: 'flower', piece: 'Cupcakes' },
       ...{ wanted: 12, piped: 13, spoiled: 2, minutes: 31, weighed: null },
     },
     {
-      ...{ flowerId: null, name: '=2+2', piece: 'Cake' },
+      ...{ flowerId: null, name: '=2+2', form: 'flower', piece: 'Cake' },
       ...{ wanted: 3, piped: 3, spoiled: 0, minutes: null, weighed: null },
     },
   ],
@@ -80,6 +80,19 @@ describe('an entry in figures', () => {
   it('sums what was told, and says that nobody told where nobody did', () => {
     expect(summaryOf(entry)).toMatchObject({
       ...{ plannedGrams: 200, leftGrams: 20, ranShort: ['Moss'], wanted: 15, piped: 16, spoiled: 2 },
+    })
+    // leaves are piped too, and are no flowers
+    const leaf = {
+      ...entry.flowers[0]!,
+      name: 'Leaf',
+      form: 'leaf' as const,
+      wanted: 40,
+      piped: 40,
+      spoiled: 9,
+    }
+    expect(summaryOf({ ...entry, flowers: [...entry.flowers, leaf] })).toMatchObject({
+      wanted: 15,
+      spoiled: 2,
     })
     expect(summaryOf({ ...entry, batches: [bowl('Moss', null)], bags: [] }).leftGrams).toBeNull()
     expect(summaryOf({ ...entry, batches: [bowl('Moss', 0)], bags: [] }).leftGrams).toBe(0)

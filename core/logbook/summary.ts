@@ -11,17 +11,24 @@ export interface LogSummary {
   plannedGrams: number
   leftGrams: number | null
   ranShort: string[]
+  /** Flowers alone, as the order counts them. */
   wanted: number
   piped: number
   spoiled: number
+  spoiledShare: number | null
   plannedMinutes: number | null
   minutes: number | null
 }
 
+/** Of all that were begun, those that were spoiled; null where none were. */
+export const spoiledShare = ({ piped, spoiled }: { piped: number; spoiled: number }): number | null =>
+  piped + spoiled > 0 ? spoiled / (piped + spoiled) : null
+
 export function summaryOf(entry: LogEntry): LogSummary {
   const told = [...entry.batches, ...entry.bags].flatMap((x) => x.leftGrams ?? [])
-  const sum = (of: (f: LogEntry['flowers'][number]) => number) =>
-    entry.flowers.reduce((all, f) => all + of(f), 0)
+  // as the order counts them: no leaves, no borders
+  const flowers = entry.flowers.filter((f) => f.form === 'flower')
+  const sum = (of: (f: LogEntry['flowers'][number]) => number) => flowers.reduce((all, f) => all + of(f), 0)
   return {
     ...{ id: entry.id, orderId: entry.orderId, title: entry.title, at: entry.at, people: entry.people },
     plannedGrams: entry.batches.reduce((all, b) => all + b.plannedGrams, 0),
@@ -30,6 +37,7 @@ export function summaryOf(entry: LogEntry): LogSummary {
     wanted: sum((f) => f.wanted),
     piped: sum((f) => f.piped),
     spoiled: sum((f) => f.spoiled),
+    spoiledShare: spoiledShare({ piped: sum((f) => f.piped), spoiled: sum((f) => f.spoiled) }),
     ...{ plannedMinutes: entry.plannedMinutes, minutes: entry.minutes },
   }
 }

@@ -38,6 +38,8 @@ export const loggedBagSchema = z.object({
 export const loggedFlowerSchema = z.object({
   flowerId: idSchema.nullable(),
   name: nameSchema,
+  /** Leaves, vines and borders are told apart from flowers, which alone are counted as such. */
+  form: z.enum(['flower', 'leaf', 'vine', 'border']).default('flower'),
   piece: nameSchema,
   wanted: count,
   piped: count,

@@ -1,5 +1,12 @@
 import { mixBowl } from '../colour/bowl.ts'
-import { type ColourBowl, colourBowls, taskOf } from '../plan/colourBowls.ts'
+import {
+  type ColourBowl,
+  chainStep,
+  colourBowls,
+  isCarried,
+  lastOfChain,
+  taskOf,
+} from '../plan/colourBowls.ts'
 import { schools } from '../plan/schools.ts'
 import { formatLiquid } from '../units.ts'
 import type { Label } from './label.ts'
@@ -19,7 +26,7 @@ export function bowlLabels(of: PrintOf): Label[] {
       title: bowl.name,
       hexes: [bowl.targetHex],
       lines: [
-        bowl.carriedGrams > 0.5
+        isCarried(bowl)
           ? `${weightIn(frozen, bowl.grams)}, tinted on from the bowl before`
           : `${weightIn(frozen, bowl.grams)}, from ${weightIn(frozen, bowl.baseGrams)} of base`,
         added.length > 0 ? added.join(', ') : 'no dye',
@@ -43,17 +50,12 @@ function partWords(part: ColourBowl['parts'][number], { frozen }: PrintOf): stri
 
 /** What is stirred into each bowl: all of its dyes, or in a chain what is added to the colour before. */
 function doses({ frozen: { order, workshop } }: PrintOf): (bowl: ColourBowl) => string[] {
-  const { mixing } = order
-  const chain =
-    mixing.school === 'carryOver'
-      ? schools(order, workshop, mixing.chain.at(-1)?.colourId ?? null).flatMap((s) =>
-          s.id === 'separate' ? [] : s.steps,
-        )
-      : []
+  const last = lastOfChain(order)
+  const chains = last === null ? [] : schools(order, workshop, last)
   const said = (all: readonly { words: string; name: string }[]) =>
     all.map((d) => `${d.words} ${d.name.toLowerCase()}`)
   return (bowl) => {
-    if (bowl.carriedGrams <= 0.5) return said(mixBowl(taskOf(bowl), workshop).chosen.doses)
-    return said(chain.find((s) => s.colourId === bowl.colourId)?.add ?? [])
+    if (!isCarried(bowl)) return said(mixBowl(taskOf(bowl), workshop).chosen.doses)
+    return said(chainStep(chains, bowl.colourId)?.add ?? [])
   }
 }

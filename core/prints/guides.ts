@@ -6,7 +6,7 @@ import type { Flower } from '../model/flower.ts'
 import type { Piece, PlacedFlower } from '../model/order.ts'
 import { chartOf } from '../surfaces/index.ts'
 import { a4 } from './labelPages.ts'
-import { nothing, type Print } from './print.ts'
+import { nothing, type Print, someOf } from './print.ts'
 import type { PrintOf } from './printOf.ts'
 import { wornFlowers } from './worn.ts'
 
@@ -52,8 +52,10 @@ export function spacingMarks({ frozen }: PrintOf): Print {
     [...stamps.values()],
     'Nothing in this order stands in equal parts on a piece.',
   )
-  const notes = [...new Set(wide)].map((name) => `${name} is wider than a page: use its placing template.`)
-  return { ...print, notes: [...print.notes, ...notes] }
+  const names = [...new Set(wide)]
+  if (names.length === 0) return print
+  const note = `Wider than a page: ${someOf(names)}. Use the placing template.`
+  return { ...print, notes: [...print.notes, note] }
 }
 
 /** Into how many parts a piece is divided for a flower: its own petals where it alone stands there, or several of it round the piece. */

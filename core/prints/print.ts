@@ -43,6 +43,15 @@ export const words = (
 })
 export const TICK: Cell = { kind: 'tick' }
 
+/** More names than these are counted and not told: notes are read at a glance. */
+const MOST_TOLD = 5
+
+/** Some names in a note: "Cake, Cookies", "A, B, C, D, E and 12 more". */
+export function someOf(names: readonly string[]): string {
+  const told = names.slice(0, MOST_TOLD).join(', ')
+  return names.length > MOST_TOLD ? `${told} and ${names.length - MOST_TOLD} more` : told
+}
+
 /** A print of which there is nothing in an order: a page that says so. */
 export const nothing = (title: string, why: string): Print => ({
   ...{ kind: 'blocks', title, notes: [why] },

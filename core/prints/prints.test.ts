@@ -8,10 +8,10 @@ import type { Order } from '../model/order.ts'
 import { planOrder } from '../plan/index.ts'
 import { demoOrder, demoWorkshop } from '../plan/testing.ts'
 import { BenchDays } from '../timeline/day.ts'
+import { formatWeight } from '../units.ts'
 import { makePrint } from './index.ts'
 import { drawLabel, type Label } from './label.ts'
 import type { Block, Print } from './print.ts'
-import { weightIn } from './printOf.ts'
 import { type Measure, wrap } from './type.ts'
 
 /** Letters half as wide as they are high: near enough, and known. */
@@ -108,7 +108,7 @@ describe('labels of the demo order', () => {
     const said = readable(print('bowlLabels', demo, { widthMm: 150, heightMm: 90, on: 'page' })).join(' ')
     for (const { name } of demo.plan.colours) expect(said).toContain(name)
     for (const { stiffness, grams } of demo.plan.batches)
-      expect(said).toContain(`${stiffness}: ${weightIn(demo, grams)}`)
+      expect(said).toContain(`${stiffness}: ${formatWeight(grams, 'grams')}`)
     expect(said).toMatch(/drop|speck/)
   })
   it('count trays as the plan of the cold does, and say until when they keep', () => {
@@ -181,6 +181,18 @@ describe('lists of the demo order', () => {
     expect(made.notes[0]).toMatch(/^No price yet: /)
     expect(said).not.toMatch(/\d g\b|\bmin\b|\bh \d|bag|hour|cost/i)
   })
+})
+
+it('a note of a large order stays a line: it travels beside the print', () => {
+  const order = demoOrder('observatory')
+  const [piece] = order.pieces
+  order.pieces = Array.from({ length: 120 }, (_, i) => ({
+    ...piece!,
+    ...{ id: `p${i}`, name: `A cupcake with a rather long name, number ${i}`, flowers: [], layouts: [] },
+  }))
+  const { notes } = print('quote', frozenOf(order))
+  expect(notes).toHaveLength(1)
+  expect(notes[0]).toMatch(/number 4 and 115 more\.$/)
 })
 
 describe('marks for equal parts', () => {

@@ -1,7 +1,7 @@
 import type { Piece } from '../model/order.ts'
 import { formatLength } from '../units.ts'
 import { containsWords } from './boxLabels.ts'
-import { type Block, type Print, words } from './print.ts'
+import { type Block, type Print, someOf, words } from './print.ts'
 import { hexesOf, momentWords, type PrintOf } from './printOf.ts'
 
 const TRAVEL = { collected: 'Collected', delivered: 'Delivered', onSite: 'Finished at your place' } as const
@@ -51,7 +51,7 @@ export function quoteSheet({ frozen }: PrintOf): Print {
   ]
   return {
     ...{ kind: 'blocks', title: `For ${order.title}`, blocks },
-    notes: open.length > 0 ? [`No price yet: ${open.map((p) => p.name).join(', ')}.`] : [],
+    notes: open.length > 0 ? [`No price yet: ${someOf(open.map((p) => p.name))}.`] : [],
   }
 }
 

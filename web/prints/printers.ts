@@ -1,3 +1,8 @@
+export interface PrintJob {
+  pdf: ArrayBuffer
+  title: string
+}
+
 /** Something that prints a PDF; each driver knows one way. */
 export interface Printer {
   id: 'browser' | 'simulated'
@@ -5,8 +10,8 @@ export interface Printer {
   about: string
   /** Prints labels only. */
   labelsOnly: boolean
-  /** @param at where the same PDF stands on the server. */
-  print(job: { pdf: ArrayBuffer; title: string; at: string }): void
+  /** @throws Error in words where it cannot. */
+  print(job: PrintJob): void
 }
 
 /** Every printer that the machine knows, through the browser's own dialog. */
@@ -28,13 +33,8 @@ const browser: Printer = {
   },
 }
 
-export interface StripJob {
-  pdf: ArrayBuffer
-  title: string
-}
-
 /** A label printer that is only drawn: the strip comes out on the screen. */
-const simulated = (comesOut: (job: StripJob) => void): Printer => ({
+const simulated = (comesOut: (job: PrintJob) => void): Printer => ({
   id: 'simulated',
   name: 'Simulated label printer',
   about: 'Shows the strip as it would come out, at true size. Nothing is put on paper.',
@@ -42,4 +42,4 @@ const simulated = (comesOut: (job: StripJob) => void): Printer => ({
   print: ({ pdf, title }) => comesOut({ pdf, title }),
 })
 
-export const printersFor = (comesOut: (job: StripJob) => void): Printer[] => [browser, simulated(comesOut)]
+export const printersFor = (comesOut: (job: PrintJob) => void): Printer[] => [browser, simulated(comesOut)]

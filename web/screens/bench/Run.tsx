@@ -5,17 +5,15 @@ import {
   IconCircleCheck,
   IconCircleMinus,
 } from '@tabler/icons-react'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { bagAsk } from '#core/bench/asks'
 import { layersOf } from '#core/bench/layers'
 import { restDue } from '#core/bench/rest'
 import { askedSubject, restSubject } from '#core/bench/subjects'
-import type { Tally } from '#core/bench/tally'
 import { heldBy, nextFor, takenWith } from '#core/bench/turn'
 import { between } from '#core/bench/within'
 import { aboutOf, titleOf } from '#core/bench/words'
-import type { Frozen } from '#core/model/bench'
 import { useTablet } from '../../bench/tablet.ts'
 import type { Bench } from '../../bench/useBench.ts'
 import { Acts } from './Acts.tsx'
@@ -39,18 +37,13 @@ import { useClock } from './useClock.ts'
 import { useClockJump } from './useClockJump.ts'
 import { useKeys } from './useKeys.ts'
 import { useRoom } from './useRoom.ts'
+import { useShownStep } from './useShownStep.ts'
 import { useVoice } from './useVoice.ts'
 import { Whose } from './Whose.tsx'
 
 const SECOND_MS = 500
 /** Whoever puts a rest off is asked again after so long. */
 const PUT_OFF_MS = 600_000
-
-/** What is next to do with a bag, as its label asks for; null where it says nothing of one that is there. */
-function stepOfBag({ steps }: Frozen, tally: Tally, bag: string | null): string | null {
-  const of = steps.filter((s) => bag !== null && s.bags.includes(Number(bag)))
-  return (of.find((s) => !tally.of.get(s.id)!.done) ?? of.at(-1))?.id ?? null
-}
 
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
 export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
@@ -63,9 +56,9 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
   const [params] = useSearchParams()
   const { tablet, setTablet } = useTablet()
   useRoom(tablet)
-  const [shownId, setShownId] = useState<string | null>(() => stepOfBag(frozen, tally, params.get('bag')))
   const [helping, setHelping] = useState(false)
   const offered = nextFor(steps, tally, timers, now, by)
+  const [shownId, setShownId] = useShownStep({ steps, tally, offered, complete, bag: params.get('bag') })
   // where everything waits, what comes next is shown with what it waits for
   const open = steps.find((s) => !tally.of.get(s.id)!.done)
   const step = steps.find((s) => s.id === shownId) ?? offered ?? open ?? steps.at(-1)!
@@ -95,10 +88,6 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
     else if (standing.count > 0) note(step.id, 'back')
   }
   useKeys(tablet.keys, { tap, back, next: () => go(1), before: () => go(-1) })
-  // what another tablet does must not change the step under a hand that is about to tap
-  useEffect(() => {
-    if (complete && shownId === null && offered) setShownId(offered.id)
-  }, [complete, shownId, offered])
   const about = aboutOf(step)
   const layers = useMemo(() => layersOf(step, frozen), [step, frozen])
   // another step begins with the whole flower

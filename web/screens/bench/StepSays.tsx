@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { ingredientsOf } from '#core/bench/weighIns'
 import { loadDefinition } from '#core/loads/index'
 import type { BenchStep, Frozen } from '#core/model/bench'
 import { colourBowls } from '#core/plan/colourBowls'
@@ -13,15 +14,14 @@ export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
   const measures = measuresOf(workshop.settings)
   switch (step.kind) {
     case 'base': {
-      const base = [plan.base, ...plan.otherBases].find((b) => step.id.startsWith(`base ${b.kind} `))
-      const share = base && step.grams ? step.grams / base.grams : 0
+      const ingredients = ingredientsOf(step, frozen)
       const { parts } = formatParts(
-        base?.ingredients.map((i) => i.grams * share) ?? [],
+        ingredients.map((i) => i.grams),
         workshop.settings.units,
       )
       return (
         <ul>
-          {base?.ingredients.map(({ name }, i) => (
+          {ingredients.map(({ name }, i) => (
             <li key={name}>
               <strong>{parts[i]}</strong> {name}
             </li>

@@ -164,6 +164,23 @@ describe('a step of several layers', () => {
     const { bags } = steps.find((s) => s.kind === 'fill' && s.bags[0] === 3)!
     show(<At />, `/?bag=${bags[0]}`)
     expect(title()).toBe('Fill bag 3')
+    // a bag that is filled is piped from next
+    cleanup()
+    const fill = steps.find((s) => s.kind === 'fill' && s.bags[0] === 3)!
+    events = [
+      {
+        id: 'f',
+        stepId: fill.id,
+        kind: 'tap',
+        at: new Date().toISOString(),
+        by: null,
+        amount: null,
+        note: null,
+      },
+    ]
+    show(<At />, '/?bag=3')
+    expect(title()).toBe(titleOf(steps.find((s) => s.kind !== 'fill' && s.bags.includes(3))!))
+    events = []
     cleanup()
     show(<At />, '/?bag=999')
     expect(title()).toBe(titleOf(steps[0]!))

@@ -1,6 +1,5 @@
-import { ActionIcon, Button, Menu, Switch, Tooltip } from '@mantine/core'
+import { Button, Menu, Switch } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -18,6 +17,7 @@ import { attempt, tell } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { Failed } from '../../parts/states.tsx'
+import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
 import type { Picture } from '../../workers/planner.worker.ts'
@@ -92,20 +92,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
         line={`${flower.setting === 'nail' ? `on a ${flower.nailMm} mm nail, then lifted` : 'piped in place'} · ${levels[flower.level]} · ${flower.layers.length} layers · ${editable ? 'our own' : 'from the catalogue'}`}
         actions={
           <>
-            {editable && (
-              <>
-                <Tooltip label={draft.undo ? 'Undo (Ctrl Z)' : 'Nothing to undo'}>
-                  <ActionIcon aria-label="Undo" disabled={!draft.undo} onClick={() => draft.undo?.()}>
-                    <IconArrowBackUp size={20} stroke={1.6} />
-                  </ActionIcon>
-                </Tooltip>
-                <Tooltip label={draft.redo ? 'Redo (Ctrl Y)' : 'Nothing to redo'}>
-                  <ActionIcon aria-label="Redo" disabled={!draft.redo} onClick={() => draft.redo?.()}>
-                    <IconArrowForwardUp size={20} stroke={1.6} />
-                  </ActionIcon>
-                </Tooltip>
-              </>
-            )}
+            {editable && <UndoButtons undo={draft.undo} redo={draft.redo} />}
             <Menu position="bottom-end">
               <Menu.Target>
                 <Button>Nail guide</Button>

@@ -1,6 +1,5 @@
-import { ActionIcon, Button, Tooltip } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import useSWR from 'swr'
@@ -17,6 +16,7 @@ import { newId } from '../../parts/newId.ts'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import { Entry } from './Entry.tsx'
 
 /** One order as it was made: planned against done, every figure of it to be corrected. */
@@ -79,16 +79,7 @@ function Editing({ stored, part }: { stored: StoredLogEntry; part: string }) {
         actions={
           <>
             <SaveWord save={save} />
-            <Tooltip label={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : 'Nothing to undo'}>
-              <ActionIcon aria-label="Undo" disabled={!undo} onClick={() => undo?.()}>
-                <IconArrowBackUp size={20} stroke={1.6} />
-              </ActionIcon>
-            </Tooltip>
-            <Tooltip label={redoLabel ? `Redo: ${redoLabel} (Ctrl Y)` : 'Nothing to redo'}>
-              <ActionIcon aria-label="Redo" disabled={!redo} onClick={() => redo?.()}>
-                <IconArrowForwardUp size={20} stroke={1.6} />
-              </ActionIcon>
-            </Tooltip>
+            <UndoButtons undo={undo} redo={redo} undoLabel={undoLabel} redoLabel={redoLabel} />
             <Button onClick={remove}>Delete</Button>
           </>
         }

@@ -1,4 +1,5 @@
 import { overColours, overFlowers, overPeople } from '#core/logbook/over'
+import { spoiledShare } from '#core/logbook/summary'
 import type { LogEntry } from '#core/model/logEntry'
 import { Card } from '../../parts/Card.tsx'
 import { DataTable } from '../../parts/DataTable.tsx'
@@ -6,8 +7,6 @@ import { Dab } from '../../parts/Swatch.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 
 const percent = (share: number | null) => (share === null ? '–' : `${Math.round(100 * share)} %`)
-const spoilt = ({ piped, spoiled }: { piped: number; spoiled: number }) =>
-  piped + spoiled > 0 ? spoiled / (piped + spoiled) : null
 
 /** What the logbook says over all orders that are shown: of each flower, each colour, each person. */
 export function Over({ of, entries }: { of: string; entries: readonly LogEntry[] }) {
@@ -39,8 +38,8 @@ function Flowers({ entries }: { entries: readonly LogEntry[] }) {
           key: 'spoiled',
           name: 'Spoiled',
           numeric: true,
-          value: (r) => spoilt(r) ?? -1,
-          show: (r) => `${r.spoiled}, ${percent(spoilt(r))}`,
+          value: (r) => spoiledShare(r) ?? -1,
+          show: (r) => `${r.spoiled}, ${percent(spoiledShare(r))}`,
         },
         {
           key: 'minutes',
@@ -120,8 +119,8 @@ function People({ entries }: { entries: readonly LogEntry[] }) {
           key: 'spoiled',
           name: 'Spoiled in them',
           numeric: true,
-          value: (r) => spoilt(r) ?? -1,
-          show: (r) => percent(spoilt(r)),
+          value: (r) => spoiledShare(r) ?? -1,
+          show: (r) => percent(spoiledShare(r)),
         },
         {
           key: 'pace',

@@ -1,6 +1,5 @@
-import { ActionIcon, Button, Menu, Tooltip } from '@mantine/core'
+import { Button, Menu } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
 import { Outlet, useLocation, useParams } from 'react-router'
 import useSWR from 'swr'
@@ -17,6 +16,7 @@ import { useCalendar } from '../../parts/calendar.ts'
 import { newId } from '../../parts/newId.ts'
 import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
 import { useDays } from '../../workers/days.ts'
 import { Accepted } from './Accepted.tsx'
@@ -79,16 +79,7 @@ function Order() {
         actions={
           <>
             <SaveWord save={save} />
-            <Tooltip label={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : 'Nothing to undo'}>
-              <ActionIcon aria-label="Undo" disabled={!undo} onClick={() => undo?.()}>
-                <IconArrowBackUp size={20} stroke={1.6} />
-              </ActionIcon>
-            </Tooltip>
-            <Tooltip label={redoLabel ? `Redo: ${redoLabel} (Ctrl Y)` : 'Nothing to redo'}>
-              <ActionIcon aria-label="Redo" disabled={!redo} onClick={() => redo?.()}>
-                <IconArrowForwardUp size={20} stroke={1.6} />
-              </ActionIcon>
-            </Tooltip>
+            <UndoButtons undo={undo} redo={redo} undoLabel={undoLabel} redoLabel={redoLabel} />
             <Menu position="bottom-end">
               <Menu.Target>
                 <Button>Save as…</Button>

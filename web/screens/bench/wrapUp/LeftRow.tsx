@@ -46,8 +46,7 @@ export function LeftRow(props: {
         </span>
         {left && (
           <span>
-            left: {left.estimated ? 'about ' : ''}
-            {weight(left.grams)}
+            left: {left.grams === 0 ? 'nothing' : `${left.estimated ? 'about ' : ''}${weight(left.grams)}`}
           </span>
         )}
       </div>

@@ -2,6 +2,7 @@ import { dequal } from 'dequal'
 import { useState } from 'react'
 import { WRAP_UP } from '#core/bench/subjects'
 import { logEntryOf, type WrappedUp } from '#core/bench/wrapUp'
+import { summaryOf } from '#core/logbook/summary'
 import { type LogEntry, logEntrySchema } from '#core/model/logEntry'
 import { formatMinutes } from '#core/units'
 import type { Bench } from '../../../bench/useBench.ts'
@@ -19,25 +20,18 @@ export function Result({ bench: { run, events, tally, note }, told }: { bench: B
   const { weight } = measuresOf(run.frozen.workshop.settings)
   const [now] = useState(() => localMoment(new Date()))
   const entry = logEntryOf(run, tally, events, now)
-  const left =
-    entry.batches.reduce((sum, b) => sum + (b.leftGrams ?? 0), 0) +
-    entry.bags.reduce((sum, b) => sum + (b.leftGrams ?? 0), 0)
-  const known = [...entry.batches, ...entry.bags].some((b) => b.leftGrams !== null)
-  const short = entry.batches.filter((b) => b.ranShort)
-  const spoiled = entry.flowers.reduce((sum, f) => sum + f.spoiled, 0)
+  const sum = summaryOf(entry)
   return (
     <section className={css.result} aria-label="What came out">
       <dl className={css.figures}>
-        <Figure name="spoiled, as tapped">{spoiled}</Figure>
+        <Figure name="spoiled, as tapped">{sum.spoiled}</Figure>
         <Figure name="hands, as noted" note={`planned ${formatMinutes(entry.plannedMinutes ?? 0)}`}>
           {entry.minutes === null ? 'not noted' : formatMinutes(entry.minutes)}
         </Figure>
         <Figure name="left in bowls and bags" note={`of ${weight(run.frozen.plan.totals.mixedGrams)} mixed`}>
-          {known ? weight(left) : 'not told'}
+          {sum.leftGrams === null ? 'not told' : weight(sum.leftGrams)}
         </Figure>
-        <Figure name="ran short">
-          {short.length === 0 ? 'nothing' : [...new Set(short.map((b) => b.colour))].join(', ')}
-        </Figure>
+        <Figure name="ran short">{sum.ranShort.length === 0 ? 'nothing' : sum.ranShort.join(', ')}</Figure>
       </dl>
       <div className={css.told}>
         <NumberText

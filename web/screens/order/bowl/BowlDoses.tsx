@@ -1,17 +1,14 @@
 import { useMemo } from 'react'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
-import { type ColourBowl, taskOf } from '#core/plan/colourBowls'
+import { type ColourBowl, chainStep, isCarried, lastOfChain, taskOf } from '#core/plan/colourBowls'
 import type { Measures } from '../../../parts/weight.tsx'
 import { useBowls, useSchools } from '../../../workers/colours.ts'
 import css from './BowlDoses.module.css'
 
-/** Below this nothing worth scraping comes from the bowl before, g. */
-const CARRIED_GRAMS = 0.5
-
 /** What a bowl begins with. */
 export function bowlStart(bowl: ColourBowl, { weight, toWeigh }: Measures): string {
-  return bowl.carriedGrams > CARRIED_GRAMS
+  return isCarried(bowl)
     ? `Scrape what is left into the bowl, ${weight(bowl.carriedGrams)} or so. Stir in plain icing up to ${toWeigh(bowl.carriedGrams + bowl.baseGrams)}.`
     : `Weigh ${toWeigh(bowl.baseGrams)} of plain icing.`
 }
@@ -24,7 +21,7 @@ interface Props {
 
 /** What is stirred into a bowl, by the bottle: all of its dyes, or in a chain what is added to the colour before. */
 export function BowlDoses(props: Props) {
-  return props.bowl.carriedGrams > CARRIED_GRAMS ? <CarriedDoses {...props} /> : <OwnDoses {...props} />
+  return isCarried(props.bowl) ? <CarriedDoses {...props} /> : <OwnDoses {...props} />
 }
 
 function OwnDoses({ bowl, workshop }: Props) {
@@ -42,11 +39,8 @@ function OwnDoses({ bowl, workshop }: Props) {
 }
 
 function CarriedDoses({ bowl, order, workshop }: Props) {
-  const last = order.mixing.school === 'carryOver' ? (order.mixing.chain.at(-1)?.colourId ?? null) : null
-  const { data } = useSchools(order, workshop, last)
-  const step = data
-    ?.flatMap((s) => (s.id === 'separate' ? [] : s.steps))
-    .find((s) => s.colourId === bowl.colourId)
+  const { data } = useSchools(order, workshop, lastOfChain(order))
+  const step = data && chainStep(data, bowl.colourId)
   if (!step) return <>Working out what to add…</>
   return (
     <>

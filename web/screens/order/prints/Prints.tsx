@@ -12,7 +12,7 @@ import { tell } from '../../../parts/notify.tsx'
 import { CSS_PX_PER_MM, useScreenScale } from '../../../parts/screenScale.ts'
 import { Empty, Failed, Loading } from '../../../parts/states.tsx'
 import { PdfPages } from '../../../prints/PdfPages.tsx'
-import { printersFor, type StripJob } from '../../../prints/printers.ts'
+import { type PrintJob, printersFor } from '../../../prints/printers.ts'
 import { LabelSize } from './LabelSize.tsx'
 import { Offer } from './Offer.tsx'
 import css from './Prints.module.css'
@@ -59,7 +59,7 @@ function One({ kind }: { kind: PrintKind }) {
   const { ref, width } = useElementSize()
   const { pxPerMm } = useScreenScale()
   const [media, setMedia] = useState<LabelMedia>(workshop.settings.labels)
-  const [strip, setStrip] = useState<StripJob | null>(null)
+  const [strip, setStrip] = useState<PrintJob | null>(null)
   const isLabel = labelKinds.includes(kind)
   const printers = printersFor(setStrip).filter((p) => isLabel || !p.labelsOnly)
   const [printerId, setPrinter] = useState('browser')
@@ -89,7 +89,7 @@ function One({ kind }: { kind: PrintKind }) {
             disabled={!data}
             onClick={() => {
               try {
-                if (data) printer.print({ pdf: data.pdf, title, at: `/api${path}` })
+                if (data) printer.print({ pdf: data.pdf, title })
               } catch (failed) {
                 tell((failed as Error).message)
               }

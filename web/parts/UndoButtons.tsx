@@ -1,0 +1,27 @@
+import { ActionIcon, Tooltip } from '@mantine/core'
+import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
+
+/** One step back and forth, said by what it undoes where that is known. */
+export function UndoButtons(props: {
+  undo: (() => void) | null
+  redo: (() => void) | null
+  undoLabel?: string | null
+  redoLabel?: string | null
+}) {
+  const { undo, redo, undoLabel, redoLabel } = props
+  const of = (label: string | null | undefined) => (label ? `: ${label}` : '')
+  return (
+    <>
+      <Tooltip label={undo ? `Undo${of(undoLabel)} (Ctrl Z)` : 'Nothing to undo'}>
+        <ActionIcon aria-label="Undo" disabled={!undo} onClick={() => undo?.()}>
+          <IconArrowBackUp size={20} stroke={1.6} />
+        </ActionIcon>
+      </Tooltip>
+      <Tooltip label={redo ? `Redo${of(redoLabel)} (Ctrl Y)` : 'Nothing to redo'}>
+        <ActionIcon aria-label="Redo" disabled={!redo} onClick={() => redo?.()}>
+          <IconArrowForwardUp size={20} stroke={1.6} />
+        </ActionIcon>
+      </Tooltip>
+    </>
+  )
+}
