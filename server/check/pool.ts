@@ -1,5 +1,5 @@
-import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
+import { threadFile } from '../threadFile.ts'
 import type { SharedWorkshop } from '../workshop/shared.ts'
 import type { Faulty } from './check.ts'
 import type { CheckedOrder } from './order.ts'
@@ -12,8 +12,7 @@ export const isLarge = (body: unknown): boolean => typeof body === 'string' && b
 let started: Piscina | null = null
 function thread(): Piscina {
   started ??= new Piscina({
-    filename: fileURLToPath(new URL('worker.ts', import.meta.url)),
-    execArgv: ['--import', 'tsx'],
+    ...threadFile(new URL('worker.ts', import.meta.url)),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 300_000,

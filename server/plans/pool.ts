@@ -1,9 +1,9 @@
 import { availableParallelism } from 'node:os'
-import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
 import type { PrintAsk } from '../prints/prints.ts'
+import { threadFile } from '../threadFile.ts'
 import type { PlanAnswer, PlanTask } from './worker.ts'
 
 type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
@@ -39,8 +39,7 @@ const WORKING = Math.max(1, availableParallelism() - 1)
 
 export function planPool(): PlanPool {
   const pool = new Piscina<PlanTask, PlanAnswer>({
-    filename: fileURLToPath(new URL('worker.ts', import.meta.url)),
-    execArgv: ['--import', 'tsx'],
+    ...threadFile(new URL('worker.ts', import.meta.url)),
     maxThreads: WORKING,
     minThreads: WORKING,
   })

@@ -1,10 +1,10 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { basename, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { threadId } from 'node:worker_threads'
 import { create, type Font } from 'fontkit'
 import type { Face, Measure } from '#core/prints/type'
+import { CACHE } from '../cache.ts'
 import { unwrapped } from './woff.ts'
 
 const require = createRequire(import.meta.url)
@@ -40,7 +40,7 @@ function fileAt(path: string): Opened {
 const fontAt = (path: string): Font => fileAt(path).font
 
 /** Beside the packages, as other tools keep what they work out from them. */
-const KEPT = fileURLToPath(new URL('../../node_modules/.cache/kanten-faces/', import.meta.url))
+const KEPT = join(CACHE, 'kanten-faces')
 
 /** Keeps a font unwrapped where that can be written; elsewhere the printer reads the wrapped one, which only takes longer. */
 function keptUnwrapped(wrapped: string, bytes: Buffer): string {

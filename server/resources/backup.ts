@@ -1,4 +1,3 @@
-import { fileURLToPath } from 'node:url'
 import express, { Router } from 'express'
 import { Piscina } from 'piscina'
 import { type BackupPreview, backupEndpoints as endpoints } from '#contract/backup'
@@ -6,6 +5,7 @@ import type { AppContext } from '../app.ts'
 import type { BackupAnswer, BackupTask } from '../backup/worker.ts'
 import { ProblemError } from '../http/problems.ts'
 import { route } from '../http/route.ts'
+import { threadFile } from '../threadFile.ts'
 import { currentWorkshop } from '../workshop/current.ts'
 import { SETTINGS_ID } from '../workshop/load.ts'
 import { fileName } from './orders.ts'
@@ -20,8 +20,7 @@ const IDLE_MS = 60_000
 let started: Piscina<BackupTask, BackupAnswer> | null = null
 function thread() {
   started ??= new Piscina<BackupTask, BackupAnswer>({
-    filename: fileURLToPath(new URL('../backup/worker.ts', import.meta.url)),
-    execArgv: ['--import', 'tsx'],
+    ...threadFile(new URL('../backup/worker.ts', import.meta.url)),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: IDLE_MS,
