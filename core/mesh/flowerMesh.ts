@@ -6,12 +6,13 @@ import { axisOf, pile } from '../pile/pile.ts'
 import { type PiledStroke, type PileLayer, workSeed } from '../pile/piled.ts'
 import { onTable, skinRoom } from '../pile/swell.ts'
 import { type FlowerMesh, type MeshBuilder, newMesh } from '../solids/mesh.ts'
-import { skinLaid } from '../solids/strokeSolid.ts'
+import { skinLaid, skinOf } from '../solids/strokeSolid.ts'
 import { canBeDone } from '../tools/fits.ts'
 import { markRoom, paintStroke, trimmed } from './painted.ts'
 import { type Paint, paintsOf } from './paints.ts'
 
 /** Units of a run are piped by the same hand, each otherwise. */
+export const unitSeed = (seed: number, unit: number): number => seed + unit * NEXT_UNIT
 const NEXT_UNIT = 7349
 
 /**
@@ -27,7 +28,7 @@ export function flowerMesh(
   run: BorderRun | null = null,
 ): FlowerMesh {
   const piled = pileLayers(layers)
-  const units = Array.from({ length: run?.units ?? 1 }, (_, unit) => pile(piled, seed + unit * NEXT_UNIT))
+  const units = Array.from({ length: run?.units ?? 1 }, (_, unit) => pile(piled, unitSeed(seed, unit)))
   return drawPiles(piled, units, detail, run, paintsOf(layers.map((l) => l.layer)))
 }
 
@@ -65,7 +66,13 @@ export function drawPiles(
           paintStroke(builder, under, firstVertex, work, layers.length + i)
         })
         if (run) moveOn(builder, firstVertex, run, unit)
-        builder.mesh.strokes.push({ layer, index: stroke.index, start, count: builder.entries - start })
+        builder.mesh.strokes.push({
+          layer,
+          index: stroke.index,
+          start,
+          count: builder.entries - start,
+          bodies: bodies.map(skinOf),
+        })
       }
     })
   onTable(builder.mesh.positions)

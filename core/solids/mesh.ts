@@ -26,6 +26,14 @@ export interface StrokeRange {
   /** First entry in `indices`, and how many entries. */
   start: number
   count: number
+  /** Its bodies one after the other, as they lie in `indices`: with them a stroke can be shown as far as it is piped. */
+  bodies: BodySkin[]
+}
+
+/** A skin of so many rings with so many vertices each. */
+export interface BodySkin {
+  rings: number
+  around: number
 }
 
 /** A mesh being built, with room made in advance. */

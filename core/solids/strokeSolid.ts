@@ -8,9 +8,9 @@ import type { Placement, StrokeDefinition, Trace } from '../strokes/stroke.ts'
 import { type Outline, outlineArea, type Slot } from '../tips/family.ts'
 import { type Opening, openingArea, openingOutlines, openingSlot } from '../tips/index.ts'
 import { type Laid, type LaidSheet, outlineMiddle } from './laid.ts'
-import type { MeshBuilder } from './mesh.ts'
-import { laySheet, type Ripple, sheetCut, sheetRoom, skinSheet } from './sheetSolid.ts'
-import { layRope, skinRope, tubeRoom } from './tubeSolid.ts'
+import type { BodySkin, MeshBuilder } from './mesh.ts'
+import { laySheet, type Ripple, ringSize, sheetCut, sheetRoom, skinSheet } from './sheetSolid.ts'
+import { layRope, skinRings, skinRope, tubeRoom } from './tubeSolid.ts'
 
 /** How a stroke is made solid; decided once for all strokes of a layer, so that room can be made for them. */
 export interface StrokeSolid {
@@ -26,6 +26,12 @@ export function skinLaid(builder: MeshBuilder, laid: readonly Laid[], layer: num
     if (body.kind === 'sheet') skinSheet(builder, body, layer)
     else skinRope(builder, body, layer)
 }
+
+/** The skin that a body is given. */
+export const skinOf = (body: Laid): BodySkin =>
+  body.kind === 'sheet'
+    ? { rings: body.tSteps + 1, around: ringSize(body) }
+    : { rings: skinRings(body.rings), around: body.outline.length }
 
 /**
  * The solid of a stroke piped through an opening.
