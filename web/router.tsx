@@ -109,6 +109,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/flower/FlowerPage.tsx')).FlowerPage }),
       },
       {
+        path: 'flowers/:flowerId/piped/:layerId?',
+        lazy: async () => ({ Component: (await import('./screens/flower/piped/Piped.tsx')).PipedPage }),
+      },
+      {
         path: 'drawer',
         lazy: async () => ({ Component: (await import('./screens/drawer/Drawer.tsx')).Drawer }),
       },

@@ -78,10 +78,13 @@ export const nextSeconds = (way: { mm: number; wristDeg: number; nailDeg: number
     Math.abs(way.nailDeg) / SPUN_DEG_PER_S,
   )
 
+/** Seconds are sums: two nearer than this are the same. */
+const SAME_S = 1e-6
+
 /** What the hand is doing at a second of a stroke. */
 export function phaseAt({ begins }: Timing, second: number): Phase {
   let found: Phase = 'next'
-  for (const phase of phases) if (second >= begins[phase]) found = phase
+  for (const phase of phases) if (second + SAME_S >= begins[phase]) found = phase
   return found
 }
 

@@ -1,4 +1,6 @@
 import * as Comlink from 'comlink'
+import { demonstrate } from '#core/demonstration/index'
+import type { Show } from '#core/demonstration/show'
 import type { BorderRun } from '#core/flowers/run'
 import { type Bake, bake } from '#core/mesh/bake'
 import { flowerMesh } from '#core/mesh/flowerMesh'
@@ -12,29 +14,63 @@ export interface Solid {
   bake: Bake
 }
 
+/** Share of the finished shadows that icing lies in while it is watched: of a whole flower, and of one layer's sisters. */
+const SHADOW_OF_WHAT_COMES = { all: 0.4, sisters: 0.6 }
+
 const fine = { directions: 40, cells: 120 }
 const coarse = { directions: 20, cells: 72 }
 
 const modeller = {
   /** Builds and lights a solid; its buffers are handed over, not copied. */
   solid(layers: { layer: Layer; tip: Tip }[], seed: number, detail: number, run: BorderRun | null): Solid {
-    const mesh = flowerMesh(layers, seed, detail, run)
-    const light = bake(mesh, detail > 0.5 ? fine : coarse)
-    const buffers = [
-      mesh.positions,
-      mesh.normals,
-      mesh.places,
-      mesh.alongs,
-      mesh.thicks,
-      mesh.layers,
-      mesh.indices,
-    ]
-    return Comlink.transfer(
-      { mesh, bake: light },
-      [...buffers, light.openness, light.bent, light.ground.openness].map((b) => b.buffer as ArrayBuffer),
+    return handedOver({ ...lit(flowerMesh(layers, seed, detail, run), detail) })
+  },
+  /**
+   * The same with how it is piped, and without what is done to it with tools. What is piped first must not lie in the
+   * shadow of what is not there yet: `watched` is the layer that is looked at, null for all.
+   */
+  demonstration(
+    layers: { layer: Layer; tip: Tip }[],
+    seed: number,
+    detail: number,
+    run: BorderRun | null,
+    watched: number | null,
+  ): Solid & { show: Show } {
+    const { mesh, show } = demonstrate(
+      watched === null ? layers : layers.slice(0, watched + 1),
+      seed,
+      detail,
+      run,
     )
+    const solid = lit(mesh, detail)
+    const { openness } = solid.bake
+    const left = watched === null ? SHADOW_OF_WHAT_COMES.all : SHADOW_OF_WHAT_COMES.sisters
+    for (let v = 0; v < openness.length; v++) openness[v] = 1 - (1 - openness[v]!) * left
+    return handedOver({ ...solid, show })
   },
 }
 export type Modeller = typeof modeller
+
+const lit = (mesh: FlowerMesh, detail: number): Solid => ({
+  mesh,
+  bake: bake(mesh, detail > 0.5 ? fine : coarse),
+})
+
+function handedOver<T extends Solid>(solid: T): T {
+  const { mesh, bake: light } = solid
+  const buffers = [
+    mesh.positions,
+    mesh.normals,
+    mesh.places,
+    mesh.alongs,
+    mesh.thicks,
+    mesh.layers,
+    mesh.indices,
+  ]
+  return Comlink.transfer(
+    solid,
+    [...buffers, light.openness, light.bent, light.ground.openness].map((b) => b.buffer as ArrayBuffer),
+  )
+}
 
 Comlink.expose(modeller)

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { useEffect, useState } from 'react'
+import type { Show } from '#core/demonstration/show'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import type { Modeller, Solid } from './solid.worker.ts'
@@ -41,17 +42,29 @@ export function solidOf(
     kept.set(key, known)
     return known
   }
-  const plain = layers.map(({ layer, tip, floret }) => ({
-    layer,
-    floret,
-    tip: { id: tip.id, opening: tip.opening, base: tip.base },
-  }))
-  const made = modeller().solid(plain, seed, detail, run)
+  const made = modeller().solid(plain(layers), seed, detail, run)
   kept.set(key, made)
   made.catch(() => kept.delete(key))
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
   return made
 }
+
+/** As it goes to the worker. */
+const plain = (layers: readonly ResolvedLayer[]) =>
+  layers.map(({ layer, tip, floret }) => ({
+    layer,
+    floret,
+    tip: { id: tip.id, opening: tip.opening, base: tip.base },
+  }))
+
+/** A solid with how it is piped, up to the watched layer. Not kept: whoever watches it holds it. */
+export const demonstrationOf = (
+  layers: readonly ResolvedLayer[],
+  seed: number,
+  detail: number,
+  run: BorderRun | null,
+  watched: number | null,
+): Promise<Solid & { show: Show }> => modeller().demonstration(plain(layers), seed, detail, run, watched)
 
 /** Names a solid by all that it depends on: recipe, seed, detail. */
 export function solidKey(
@@ -65,7 +78,7 @@ export function solidKey(
 
 /** What of a layer its shape depends on: a new name or colour is not a new solid. */
 function shapeOf({ layer }: ResolvedLayer) {
-  const { name: _name, load: _load, stiffness: _stiffness, ...shape } = layer
+  const { name: _name, load: _load, ...shape } = layer
   return shape
 }
 

@@ -16,6 +16,7 @@ import { OrderPiece } from '../../drawings/OrderPiece.tsx'
 import { usePicture } from '../../workers/planner.ts'
 import { useSolid } from '../../workers/solids.ts'
 import css from './Bench.module.css'
+import { SeeItPiped } from './SeeItPiped.tsx'
 
 // three.js comes only where a solid is shown
 const FlowerSolid = lazy(async () => ({ default: (await import('../../solid/FlowerSolid.tsx')).FlowerSolid }))
@@ -115,18 +116,29 @@ function Solid({ step, use, frozen }: { step: BenchStep; use: Use; frozen: Froze
   }, [made, plan.colours])
   if (!solid || layers.length === 0) return null
   return (
-    <Suspense fallback={null}>
-      <FlowerSolid
-        solid={solid}
-        layers={layers}
-        colours={colours}
-        shown={null}
-        rings={false}
-        cupcake={false}
-        label={`${use.flowerName}, as it is when this step is done`}
-        onPick={() => {}}
-        onScene={() => {}}
-      />
-    </Suspense>
+    <>
+      {made && picture && (
+        <SeeItPiped
+          flower={made.flower}
+          picture={picture}
+          layer={step.useIds.length > 1 && layers.length === picture.layers.length ? null : layers.length - 1}
+          colours={colours}
+          hand={workshop.settings.hand}
+        />
+      )}
+      <Suspense fallback={null}>
+        <FlowerSolid
+          solid={solid}
+          layers={layers}
+          colours={colours}
+          shown={null}
+          rings={false}
+          cupcake={false}
+          label={`${use.flowerName}, as it is when this step is done`}
+          onPick={() => {}}
+          onScene={() => {}}
+        />
+      </Suspense>
+    </>
   )
 }

@@ -2,7 +2,7 @@ import { Button, Menu, Switch } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
 import { layerWith, lookedAtWithout } from '#core/flowers/edit'
 import { roleGrams } from '#core/flowers/measure'
@@ -93,6 +93,9 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
         actions={
           <>
             {editable && <UndoButtons undo={draft.undo} redo={draft.redo} />}
+            <Button component={Link} to={`/flowers/${flower.id}/piped${layer ? `/${layer}` : ''}`}>
+              See it piped
+            </Button>
             <Menu position="bottom-end">
               <Menu.Target>
                 <Button>Nail guide</Button>
