@@ -19,7 +19,7 @@ const ROOMS = [
     'bouquet',
   ],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
-  ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'guides', 'placing'],
+  ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'guides', 'placing'],
   ...['bags', 'colour', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))

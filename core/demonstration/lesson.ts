@@ -1,4 +1,7 @@
+import { newSheetFrame } from '../geometry/sheet.ts'
+import { newTubeFrame } from '../geometry/tube.ts'
 import type { PileLayer } from '../pile/piled.ts'
+import { traceStroke } from '../strokes/quantities.ts'
 import { openingSize } from '../tips/index.ts'
 import { heldFor } from './held.ts'
 import type { Show, ShownStroke } from './show.ts'
@@ -37,7 +40,7 @@ export interface Lesson {
 /** What a flower stands on while it is piped. */
 export type Ground = 'nail' | 'turntable'
 
-/** Reads a layer's lesson off the first of its strokes. @param say how a length is told. */
+/** Reads a layer's lesson off its strokes. @param say how a length is told. */
 export function lessonOf(
   show: Show,
   layers: readonly PileLayer[],
@@ -49,7 +52,7 @@ export function lessonOf(
   const first = own[0]
   if (!first) return { headline: 'Nothing is piped in this layer.', figures: [], seconds: 0, strokes: 0 }
   const layer = layers[l]!
-  const figures = figuresOf(first, layer)
+  const figures = meanFigures(own.map((stroke) => figuresOf(stroke, layer)))
   return {
     headline: headlineOf(figures, layer, ground, say),
     figures,
@@ -57,6 +60,13 @@ export function lessonOf(
     strokes: own.length,
   }
 }
+
+/** One hand slips a little at every stroke: a layer's figure is what they have in the middle. */
+const meanFigures = (each: readonly LessonFigure[][]): LessonFigure[] =>
+  each[0]!.map((figure) => {
+    const same = each.flatMap((figures) => figures.find((f) => f.name === figure.name)?.value ?? [])
+    return { ...figure, value: same.reduce((sum, v) => sum + v, 0) / same.length }
+  })
 
 const degrees = (rad: number): number => (rad * 180) / Math.PI
 
@@ -68,7 +78,7 @@ function figuresOf(shown: ShownStroke, layer: PileLayer): LessonFigure[] {
   const deg = (name: FigureName, value: number): LessonFigure => ({ name, value, unit: '°' })
   const turn = deg('turn', degrees(Math.abs(nail.at(-1)! - nail[0]!)))
   // on the side of a dome a height over the table tells a hand nothing
-  const start = up[2] > ABOUT_UPRIGHT ? [mm('start', Math.max(0, footOf(first, layer)[2]))] : []
+  const start = up[2] > ABOUT_UPRIGHT ? [mm('start', Math.max(0, aimedFoot(layer)))] : []
   switch (heldFor(layer.stroke.kind).told) {
     case 'spot': {
       const widest = Math.sqrt(Math.max(...moments.map((m) => m.fullness)))
@@ -97,6 +107,19 @@ function figuresOf(shown: ShownStroke, layer: PileLayer): LessonFigure[] {
 const ABOUT_UPRIGHT = Math.cos((15 * Math.PI) / 180)
 /** Less of a turn than this is none. */
 const TURNS_DEG = 5
+
+/** Height at which a stroke is begun as it is aimed, mm: the wide end of a slot, the opening where it has none. */
+function aimedFoot({ stroke, opening, ringMm, heightMm }: PileLayer): number {
+  const trace = traceStroke(stroke, { ringMm, heightMm, azimuth: 0 }, opening)
+  if (trace.primitive === 'tube') {
+    const frame = newTubeFrame()
+    trace.path(0, frame)
+    return frame.z
+  }
+  const frame = newSheetFrame()
+  trace.path(0, frame)
+  return frame.pz
+}
 
 /** The wide end of a slot; the opening itself where it has none. */
 function footOf({ tip, slot }: Moment, { opening }: PileLayer): Vec {

@@ -6,7 +6,10 @@ import { type Bake, bake } from '#core/mesh/bake'
 import { flowerMesh } from '#core/mesh/flowerMesh'
 import type { Layer } from '#core/model/flower'
 import type { Tip } from '#core/model/tip'
+import { PILE_DETAIL } from '#core/pile/piled'
 import type { FlowerMesh } from '#core/solids/mesh'
+import type { FaultId } from '#core/wrong/faults'
+import { wrongMesh } from '#core/wrong/index'
 
 /** A flower's solid with its light. */
 export interface Solid {
@@ -24,6 +27,15 @@ const modeller = {
   /** Builds and lights a solid; its buffers are handed over, not copied. */
   solid(layers: { layer: Layer; tip: Tip }[], seed: number, detail: number, run: BorderRun | null): Solid {
     return handedOver({ ...lit(flowerMesh(layers, seed, detail, run), detail) })
+  },
+  /** The same with a fault in it. */
+  wrong(
+    layers: { layer: Layer; tip: Tip }[],
+    fault: FaultId | null,
+    seed: number,
+    run: BorderRun | null,
+  ): Solid {
+    return handedOver(lit(wrongMesh(layers, fault, seed, run), PILE_DETAIL))
   },
   /**
    * The same with how it is piped, and without what is done to it with tools. What is piped first must not lie in the

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import type { Show } from '#core/demonstration/show'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
+import type { FaultId } from '#core/wrong/faults'
 import type { Modeller, Solid } from './solid.worker.ts'
 
 let remote: Comlink.Remote<Modeller> | null = null
@@ -65,6 +66,14 @@ export const demonstrationOf = (
   run: BorderRun | null,
   watched: number | null,
 ): Promise<Solid & { show: Show }> => modeller().demonstration(plain(layers), seed, detail, run, watched)
+
+/** The solid of a flower with a fault in it. Not kept: its picture is. */
+export const wrongSolidOf = (
+  layers: readonly ResolvedLayer[],
+  fault: FaultId | null,
+  seed: number,
+  run: BorderRun | null,
+): Promise<Solid> => modeller().wrong(plain(layers), fault, seed, run)
 
 /** Names a solid by all that it depends on: recipe, seed, detail. */
 export function solidKey(

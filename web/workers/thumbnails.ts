@@ -1,16 +1,26 @@
 import { get, set } from 'idb-keyval'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import type { ResolvedLayer } from '#core/flowers/layers'
+import type { BorderRun } from '#core/flowers/run'
+import type { FaultId } from '#core/wrong/faults'
 import { flowerPalette } from '../solid/palette.ts'
 import type { Picture } from './planner.worker.ts'
-import { driven, solidKey, solidOf } from './solids.ts'
+import type { Solid } from './solid.worker.ts'
+import { driven, solidKey, solidOf, wrongSolidOf } from './solids.ts'
 
 /** Raised when pictures of the same recipe come to look different. */
 const LOOK = 3
 const DETAIL = 0.6
 const SEED = 1
 
-const urls = new Map<string, string>()
-let queue: Promise<unknown> = Promise.resolve()
+type Colours = Readonly<Record<string, string>>
+interface Piped {
+  layers: readonly ResolvedLayer[]
+  run: BorderRun | null
+}
+
+/** From where pictures are seen, degrees over the table: faults show at rims and ends, which are seen from the side. */
+const FROM_DEG = { usual: 56, fault: 34 }
 
 /**
  * A picture of a flower's solid as an address for an `img`: made once, kept in the browser, and made when it is
@@ -18,16 +28,50 @@ let queue: Promise<unknown> = Promise.resolve()
  */
 export function useThumbnail(
   picture: Picture | undefined,
-  colours: Readonly<Record<string, string>>,
+  colours: Colours,
   wanted: boolean,
 ): string | undefined {
+  return usePainted(picture && keyOf('thumbnail', picture, colours), wanted, () =>
+    painted(picture!.layers, colours, solidOf(picture!.layers, SEED, DETAIL, picture!.run), FROM_DEG.usual),
+  )
+}
+
+/** The same of a flower with a fault in it; without a fault, of what it should be. */
+export function useWrongThumbnail(of: Piped, fault: FaultId | null, colours: Colours): string | undefined {
+  return usePainted(keyOf(`wrong ${fault}`, of, colours), true, () =>
+    painted(of.layers, colours, wrongSolidOf(of.layers, fault, SEED, of.run), FROM_DEG.fault),
+  )
+}
+
+const keyOf = (what: string, { layers, run }: Piped, colours: Colours): string =>
+  `${what} ${LOOK} ${solidKey(layers, SEED, DETAIL, run)} ${JSON.stringify([layers.map((l) => l.layer.load), colours])}`
+
+async function painted(
+  layers: readonly ResolvedLayer[],
+  colours: Colours,
+  asked: Promise<Solid>,
+  fromDeg: number,
+): Promise<Blob> {
+  const [{ paintThumbnail }, solid] = await Promise.all([import('../solid/thumbnails.ts'), asked])
+  const plain = layers.map((l) => l.layer)
+  return paintThumbnail(solid, flowerPalette(plain, colours), fromDeg)
+}
+
+const urls = new Map<string, string>()
+let queue: Promise<unknown> = Promise.resolve()
+
+/** The address of a picture that is painted once for a key, one after another, and not at all for what has left the screen. */
+function usePainted(
+  key: string | undefined,
+  wanted: boolean,
+  paint: () => Promise<Blob>,
+): string | undefined {
   const [url, setUrl] = useState<string>()
-  const key = picture
-    ? `thumbnail ${LOOK} ${solidKey(picture.layers, SEED, DETAIL, picture.run)} ${JSON.stringify([picture.layers.map((l) => l.layer.load), colours])}`
-    : null
+  const painting = useRef(paint)
+  painting.current = paint
   useEffect(() => {
     // a browser driven by a test draws in software: the drawing from above has to do
-    if (!key || !picture || !wanted || driven()) return
+    if (!key || !wanted || driven()) return
     let current = true
     const show = (found: string | undefined) => {
       if (current && found) setUrl(found)
@@ -35,23 +79,18 @@ export function useThumbnail(
     const known = urls.get(key)
     if (known) show(known)
     else {
-      // one after another, and not at all for what has meanwhile left the screen
       queue = queue.then(async () => {
-        if (current || urls.has(key)) show(urls.get(key) ?? (await make(key, picture, colours)))
+        if (current || urls.has(key)) show(urls.get(key) ?? (await make(key, painting.current)))
       })
     }
     return () => {
       current = false
     }
-  }, [key, picture, colours, wanted])
+  }, [key, wanted])
   return url
 }
 
-async function make(
-  key: string,
-  { layers, run }: Picture,
-  colours: Readonly<Record<string, string>>,
-): Promise<string | undefined> {
+async function make(key: string, paint: () => Promise<Blob>): Promise<string | undefined> {
   try {
     const kept = await get<Blob>(key).catch(() => undefined)
     const blob = kept ?? (await paint())
@@ -62,14 +101,5 @@ async function make(
   } catch {
     // without WebGL the drawing from above stays
     return undefined
-  }
-
-  async function paint(): Promise<Blob> {
-    const [{ paintThumbnail }, solid] = await Promise.all([
-      import('../solid/thumbnails.ts'),
-      solidOf(layers, SEED, DETAIL, run),
-    ])
-    const plain = layers.map((l) => l.layer)
-    return paintThumbnail(solid, flowerPalette(plain, colours))
   }
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core'
+import { Modal, SegmentedControl } from '@mantine/core'
 import { IconPlayerPlay } from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
 import { lessonOf } from '#core/demonstration/lesson'
@@ -9,6 +9,7 @@ import { Watch } from '../../demonstration/Watch.tsx'
 import { useLength } from '../../parts/length.tsx'
 import { Loading } from '../../parts/states.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
+import { LooksLike } from '../wrong/LooksLike.tsx'
 import css from './Bench.module.css'
 
 interface Seen {
@@ -23,6 +24,8 @@ interface Seen {
 /** Shows how what is asked for is piped, over all of the tablet; one touch back. */
 export function SeeItPiped(props: Seen) {
   const [opened, setOpened] = useState(false)
+  const [wrong, setWrong] = useState(false)
+  const { picture, layer, colours } = props
   return (
     <>
       <button type="button" className={`${css.small} ${css.seePiped}`} onClick={() => setOpened(true)}>
@@ -36,7 +39,20 @@ export function SeeItPiped(props: Seen) {
         classNames={{ body: css.watched, header: css.watchedHead }}
         closeButtonProps={{ 'aria-label': 'Back to the step', size: 56 }}
       >
-        {opened && <Shown {...props} />}
+        <SegmentedControl
+          className={css.watchedPart}
+          aria-label="What is shown"
+          value={wrong ? 'wrong' : 'piped'}
+          onChange={(v) => setWrong(v === 'wrong')}
+          data={[
+            { value: 'piped', label: 'Being piped' },
+            { value: 'wrong', label: 'When it looks wrong' },
+          ]}
+        />
+        {opened && !wrong && <Shown {...props} />}
+        {opened && wrong && (
+          <LooksLike layers={picture.layers} run={picture.run} layer={layer} colours={colours} />
+        )}
       </Modal>
     </>
   )

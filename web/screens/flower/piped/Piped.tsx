@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useMemo, useState } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { lessonOf } from '#core/demonstration/lesson'
 import { pileLayers } from '#core/flowers/piled'
 import type { Flower } from '#core/model/flower'
@@ -14,6 +14,7 @@ import { PageHead } from '../../../parts/Card.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { Empty, Failed, Loading } from '../../../parts/states.tsx'
 import { useDraftPicture } from '../../../workers/planner.ts'
+import { LooksLike } from '../../wrong/LooksLike.tsx'
 import { Numbers } from './Numbers.tsx'
 import css from './Piped.module.css'
 import { TakeAway } from './TakeAway.tsx'
@@ -35,6 +36,7 @@ export function PipedPage() {
 }
 
 const WHOLE = 'whole'
+const WRONG = 'wrong'
 
 function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | null }) {
   const { flower, workshop, layerId } = props
@@ -46,6 +48,8 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
   const piped = layer === null ? whole : one?.watched === layer ? one : undefined
   const say = useLength()
   const navigate = useNavigate()
+  const [search, setSearch] = useSearchParams()
+  const beside = search.get('beside') === WRONG ? WRONG : 'numbers'
   const [filmed, setFilmed] = useState<Filmed | null>(null)
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const ground = flower.setting === 'nail' ? 'nail' : 'turntable'
@@ -90,7 +94,13 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
           aria-label="What is piped"
           value={watched?.id ?? WHOLE}
           onChange={(id) =>
-            navigate(`/flowers/${flower.id}/piped${id === WHOLE ? '' : `/${id}`}`, { replace: true })
+            navigate(
+              {
+                pathname: `/flowers/${flower.id}/piped${id === WHOLE ? '' : `/${id}`}`,
+                search: search.toString(),
+              },
+              { replace: true },
+            )
           }
           data={[
             { value: WHOLE, label: flower.form === 'flower' ? 'Whole flower' : 'All of it' },
@@ -111,7 +121,27 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
             onFilmed={setFilmed}
           />
           <div className={css.right}>
-            <Numbers flower={flower} lessons={lessons} layer={layer} say={say} />
+            <SegmentedControl
+              fullWidth
+              aria-label="Beside it"
+              value={beside}
+              onChange={(v) => setSearch(v === WRONG ? { beside: WRONG } : {}, { replace: true })}
+              data={[
+                { value: 'numbers', label: 'In numbers' },
+                { value: WRONG, label: 'When it looks wrong' },
+              ]}
+            />
+            {beside === WRONG && picture ? (
+              <LooksLike
+                key={layerId}
+                layers={picture.layers}
+                run={picture.run}
+                layer={layer}
+                colours={colours}
+              />
+            ) : (
+              <Numbers flower={flower} lessons={lessons} layer={layer} say={say} />
+            )}
             {tools > 0 && (
               <p className="quiet">
                 What is done to it with tools comes after, and is not shown here: {counted(tools, 'step')}.
