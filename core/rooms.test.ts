@@ -20,7 +20,7 @@ const ROOMS = [
   ],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
   ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'guides', 'placing'],
-  ...['bags', 'colour', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
+  ...['bags', 'colour', 'promise', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(

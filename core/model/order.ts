@@ -164,6 +164,7 @@ export type Piece = z.infer<typeof pieceSchema>
 /** How surely each colour must last: the accepted chance of running short. */
 export const safetySchema = z.enum(['tight', 'safe', 'unmatchable'])
 export type Safety = z.infer<typeof safetySchema>
+export const promiseForSchema = z.enum(['colour', 'order'])
 
 /**
  * Which school the order is mixed by: each colour a bowl of its own, or one bowl that passes from colour to colour, in
@@ -232,6 +233,8 @@ export const orderFields = z.object({
   avoid: z.array(allergenSchema).default([]),
   icingKindId: idSchema,
   safety: safetySchema.default('safe'),
+  /** What that chance is promised for: every colour by itself, or the order as a whole. */
+  promiseFor: promiseForSchema.default('colour'),
   /** Flowers of each kind piped for practice before the real ones. */
   practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
   mixing: mixingSchema.default({ school: 'separate' }),

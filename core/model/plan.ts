@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { allergenSchema, hexSchema, idSchema, stiffnessSchema } from '../common.ts'
 import { settingSchema } from './flower.ts'
+import { promiseForSchema, safetySchema } from './order.ts'
 
 /** Version of the plan's format; a change that old readers would misread raises it. */
 export const planVersion = 4
@@ -16,6 +17,25 @@ export const reservePartsSchema = z.object({
   practice: grams,
   margin: grams.describe('For the chosen chance of running short'),
 })
+
+/** How likely icing is to run short, common hand and spoiled flowers and what can be thinned for it taken together. */
+export const promisedSchema = z
+  .object({
+    colours: z.array(z.object({ colourId: z.string(), chanceShort: z.number() })),
+    order: z.number().describe('That anything at all runs short'),
+    choices: z.array(
+      z.object({
+        scope: promiseForSchema,
+        safety: safetySchema,
+        grams: grams.describe('Margin that this choice adds in all'),
+        colour: z.number().describe('Chance of the colour that is likeliest to run short'),
+        order: z.number(),
+      }),
+    ),
+  })
+  // plans that were frozen before chances were worked out for the order as a whole
+  .default({ colours: [], order: 0, choices: [] })
+export type Promised = z.infer<typeof promisedSchema>
 
 /** One colour's part in a use, in grams. */
 export const usePartSchema = z.object({ colourId: z.string(), piped: grams, ...reservePartsSchema.shape })
@@ -226,6 +246,7 @@ export const planSchema = z.object({
     })
     .describe('Minutes of hands by what they go into; they sum to handsOnMinutes'),
   reserve: z.object({ ...reservePartsSchema.shape, chanceShort: z.number() }),
+  promise: promisedSchema,
   setOns: z
     .array(
       z.object({

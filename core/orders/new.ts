@@ -16,6 +16,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     avoid: [],
     icingKindId,
     safety: 'safe',
+    promiseFor: 'colour',
     practicePerFlower: 1,
     mixing: { school: 'separate' },
     bagPins: [],

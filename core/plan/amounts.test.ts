@@ -4,17 +4,17 @@ import { loadDefinition } from '../loads/index.ts'
 import type { Order, Safety } from '../model/order.ts'
 import { newOrder, newPiece } from '../orders/new.ts'
 import { placeFlower } from '../orders/place.ts'
-import { seeded } from '../random.ts'
 import { openingSlot } from '../tips/index.ts'
 import { formatCups } from '../units.ts'
 import { searchBags } from './bagOffers.ts'
 import { orderBags } from './bagProblem.ts'
 import { adopt, asChoice, bags } from './bags.ts'
+import { chances, SHOWN } from './chances.ts'
 import { demand } from './demand.ts'
 import { planFigures } from './index.ts'
 import { lookUp } from './lookup.ts'
 import { quote } from './quote.ts'
-import { partGrams, reserve, safetyChoices, safetyLevels } from './reserve.ts'
+import { reserve, safetyChoices, safetyLevels } from './reserve.ts'
 
 let ids = 0
 const newId = () => `n${ids++}`
@@ -29,53 +29,53 @@ function orderOf(flowers: string[], safety: Safety = 'safe'): Order {
 }
 
 describe('reserve from risk', () => {
-  // each kind of flower strays as a whole from its computed weight, kinds apart from each other; nobody knows by how much
-  it.each(Object.keys(safetyLevels) as Safety[])(
-    'runs short no oftener than "%s" promises, over 10,000 orders',
-    (safety) => {
-      const order = orderOf(['rose', 'thrift', 'rosette', 'leaf'], safety)
-      const merged = {
-        ...order,
-        pieces: order.pieces.map((p) => ({
-          ...p,
-          flowers: p.flowers.map((f) => ({
-            ...f,
-            colours: Object.fromEntries(Object.keys(f.colours).map((r) => [r, order.colours[0]!.id])),
-          })),
-        })),
-      }
-      const plan = planFigures(merged, starterWorkshop)
-      const stiff = plan.uses.filter((u) => u.stiffness === 'stiff')
-      const kinds = new Map<string, number>()
-      let held = 0
-      for (const use of stiff)
-        for (const part of use.parts) {
-          kinds.set(use.flowerId!, (kinds.get(use.flowerId!) ?? 0) + partGrams(part) - part.margin)
-          held += partGrams(part)
-        }
-      expect(kinds.size).toBeGreaterThan(1)
-      const random = seeded(2026)
-      const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-      const trials = 10_000
-      let short = 0
-      for (let i = 0; i < trials; i++) {
-        let needed = 0
-        for (const [id, grams] of kinds) needed += grams * (1 + library(id).spread * normal())
-        if (needed > held) short++
-      }
-      const promised = safetyLevels[safety].chanceShort
-      const margin = 3 * Math.sqrt((promised * (1 - promised)) / trials)
-      expect(short / trials).toBeLessThan(promised + margin)
-      // and it is not simply too much
-      expect(short / trials).toBeGreaterThan(promised - margin - 0.002)
-    },
-  )
-  it('says what each level of safety would cost', () => {
-    const plan = planFigures(orderOf(['rose']), starterWorkshop)
-    const { tight, safe, unmatchable } = safetyChoices(plan, 'safe')
-    expect(safe.grams).toBeCloseTo(plan.reserve.margin, 9)
-    expect(tight.grams).toBeLessThan(safe.grams)
-    expect(unmatchable.cost / unmatchable.grams).toBeCloseTo(safe.cost / safe.grams, 9)
+  const choices = (order: Order) => safetyChoices(planFigures(order, starterWorkshop))
+  it('says what each level of safety would cost, and the chances that it leaves', () => {
+    const plan = planFigures(orderOf(['rose', 'thrift']), starterWorkshop)
+    const found = safetyChoices(plan)
+    const safe = found.find((c) => c.scope === 'colour' && c.safety === 'safe')!
+    expect(safe.grams).toBeCloseTo(plan.reserve.margin, 6)
+    expect(safe.colour).toBeLessThanOrEqual(safetyLevels.safe.chanceShort)
+    for (const { cost, grams } of found) expect(cost / grams).toBeCloseTo(safe.cost / safe.grams, 9)
+  })
+  it('adds more for every step of safety, and for the whole order more than for its colours', () => {
+    const found = choices(orderOf(['rose', 'thrift', 'leaf']))
+    const grams = (scope: string, safety: Safety) =>
+      found.find((c) => c.scope === scope && c.safety === safety)!.grams
+    for (const scope of ['colour', 'order']) {
+      expect(grams(scope, 'tight')).toBeLessThan(grams(scope, 'safe'))
+      expect(grams(scope, 'safe')).toBeLessThan(grams(scope, 'unmatchable'))
+    }
+    expect(grams('order', 'safe')).toBeGreaterThan(grams('colour', 'safe'))
+  })
+  it('promised for the order as a whole, nothing runs short oftener than is said', () => {
+    const order = { ...orderOf(['rose', 'thrift', 'leaf']), promiseFor: 'order' as const }
+    const { promise } = planFigures(order, starterWorkshop)
+    expect(promise.order).toBeLessThanOrEqual(safetyLevels.safe.chanceShort)
+    for (const { chanceShort } of promise.colours) expect(chanceShort).toBeLessThanOrEqual(promise.order)
+  })
+  it('a copy of an order, its pieces turned about, is promised the same', () => {
+    const order = orderOf(['rose', 'thrift', 'leaf'])
+    const copy = {
+      ...order,
+      id: 'copy',
+      pieces: order.pieces.map((p) => ({ ...p, id: 'other', flowers: [...p.flowers].reverse() })),
+    }
+    expect(planFigures(copy, starterWorkshop).reserve.margin).toBeCloseTo(
+      planFigures(order, starterWorkshop).reserve.margin,
+      9,
+    )
+  })
+  it('imagined a thousand times it runs short as often as is promised', () => {
+    const order = orderOf(['rose', 'thrift', 'leaf'])
+    const { promise } = planFigures(order, starterWorkshop)
+    const { colours, orders } = chances(order, starterWorkshop)
+    const short = (spare: number[]) => spare.filter((g) => g < 0).length / SHOWN
+    for (const { colourId, spare } of colours) {
+      const said = promise.colours.find((c) => c.colourId === colourId)!.chanceShort
+      expect(Math.abs(short(spare) - said)).toBeLessThan(0.015)
+    }
+    expect(Math.abs(short(orders.map((o) => o.spare)) - promise.order)).toBeLessThan(0.02)
   })
 })
 

@@ -21,7 +21,7 @@ import { demand } from './demand.ts'
 import { hands } from './hands.ts'
 import { sizeFaults } from './limits.ts'
 import { type Lookup, lookUp } from './lookup.ts'
-import { reserve, safetyLevels } from './reserve.ts'
+import { reserved, safetyLevels } from './reserve.ts'
 import { setOns } from './setOns.ts'
 import { supplies } from './supplies.ts'
 import { withSetOns } from './work/setOns.ts'
@@ -58,7 +58,7 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
   if (faults.length > 0) throw new UnplannableOrderError(faults)
   const at = lookUp(order, workshop)
   const { placements, uses: wanted } = demand(at)
-  const uses = reserve(at, wanted)
+  const { uses, promise } = reserved(at, wanted)
   const things = setOns(at)
   const { bags: filled, sequence, conflicts } = bags(at, uses)
   const bowls = batches(at, uses, filled)
@@ -79,6 +79,7 @@ function worked(order: Order, workshop: Workshop): { figures: PlanFigures; plann
       margin: sumParts(uses, 'margin'),
       chanceShort: safetyLevels[order.safety].chanceShort,
     },
+    promise: promise(),
     setOns: things,
     bags: filled,
     sequence: withSetOns(sequence, things),

@@ -1,12 +1,15 @@
-import type { Safety } from '../model/order.ts'
-import type { PlanFigures, Use } from '../model/plan.ts'
+import { stiffnesses } from '../common.ts'
+import { type Safety, safetySchema } from '../model/order.ts'
+import type { PlanFigures, Promised, Use } from '../model/plan.ts'
+import { type Cell, type Lot, needsOf } from '../promise/needs.ts'
+import { chancesOf, type Lasting, lastingOf, multiplesFor, scopes } from '../promise/promise.ts'
 import type { Lookup } from './lookup.ts'
 
-/** Chance of a colour running short, and the standard normal deviate that gives it, per wanted safety. */
-export const safetyLevels: Record<Safety, { chanceShort: number; deviate: number; words: string }> = {
-  tight: { chanceShort: 0.2, deviate: 0.8416, words: 'Tight: 1 colour in 5 may run short' },
-  safe: { chanceShort: 0.05, deviate: 1.6449, words: 'Safe: 1 colour in 20 may run short' },
-  unmatchable: { chanceShort: 0.01, deviate: 2.3263, words: 'Cannot be matched again: 1 in 100' },
+/** Chance of running short per wanted safety: of each colour, or of anything in the order. */
+export const safetyLevels: Record<Safety, { chanceShort: number; words: string; name: string }> = {
+  tight: { chanceShort: 0.2, words: '1 in 5', name: 'Tight' },
+  safe: { chanceShort: 0.05, words: '1 in 20', name: 'Safe' },
+  unmatchable: { chanceShort: 0.01, words: '1 in 100', name: 'Cannot be matched again' },
 }
 
 /** Spread of a coat's weight: a spatula is steadier over a tray than a bag. */
@@ -20,17 +23,47 @@ export function bowlKey(use: Pick<Use, 'icingKindId' | 'stiffness'>, colourId: s
 }
 
 /**
- * Adds what is mixed beyond what lands on the pieces: spares and spoiled flowers, practice, and the margin for
- * the chosen chance of running short.
- *
- * The weight of one kind of flower is taken as normal around its computed weight with that flower's spread; all
- * flowers of a kind vary together (one hand, one bowl), different kinds independently. A bowl's margin is then
- * `deviate × √Σ(spread × grams)²` over its kinds (docs/calculations.md, "Reserve").
+ * Adds what is mixed beyond what lands on the pieces: spares and spoiled flowers, practice, and the margin for the chosen
+ * chance of running short (docs/calculations.md, "Reserve").
  */
-export function reserve(at: Lookup, uses: readonly Use[]): Use[] {
+export const reserve = (at: Lookup, uses: readonly Use[]): Use[] => reserved(at, uses).uses
+
+/** The same, with what it promises: worked out only where somebody wants to read it. */
+export function reserved(at: Lookup, uses: readonly Use[]): { uses: Use[]; promise: () => Promised } {
   const practised = practisedOn(uses)
   const counted = uses.map((use) => countReserve(at, use, practised))
-  return addMargins(at, counted)
+  const { cells, lots, cellOf } = imagine(at, counted)
+  const lasting = lastingOf(cells, needsOf(lots, cells.length))
+  const { safety, promiseFor } = at.order
+  const multiples = multiplesFor(lasting, promiseFor, safetyLevels[safety].chanceShort)
+  const ofColour = new Map(lasting.colourIds.map((id, c) => [id, multiples[c]!]))
+  const margins = Float64Array.from(cells, (cell, c) => ofColour.get(cell.colourId)! * lasting.strays[c]!)
+  return {
+    uses: shareOut(at, counted, margins, cellOf),
+    promise: () => {
+      const { colours, order } = chancesOf(lasting, multiples)
+      return {
+        colours: lasting.colourIds.map((colourId, c) => ({ colourId, chanceShort: colours[c]! })),
+        order,
+        choices: choicesOf(cells, lasting),
+      }
+    },
+  }
+}
+
+/** What each level of safety would add, g, and the chances it would leave, for each of what it can be promised for. */
+function choicesOf(cells: readonly Cell[], lasting: Lasting): Promised['choices'] {
+  return scopes.flatMap((scope) =>
+    safetySchema.options.map((safety) => {
+      const multiples = multiplesFor(lasting, scope, safetyLevels[safety].chanceShort)
+      const { colours, order } = chancesOf(lasting, multiples)
+      const grams = cells.reduce(
+        (sum, cell, c) => sum + multiples[lasting.colourIds.indexOf(cell.colourId)]! * lasting.strays[c]!,
+        0,
+      )
+      return { scope, safety, grams, colour: Math.max(0, ...colours), order }
+    }),
+  )
 }
 
 /** A flower on several pieces is practised once: as it is piped most often, and the largest where that is equal. */
@@ -70,37 +103,97 @@ function countReserve(at: Lookup, use: Use, practised: ReadonlySet<string>): Use
   }
 }
 
-function addMargins(at: Lookup, uses: Use[]): Use[] {
-  const { deviate } = safetyLevels[at.order.safety]
-  // grams per bowl and kind of flower: the unit that varies together
-  const kinds = new Map<string, Map<string, number>>()
-  const kindOf = (use: Use) => use.flowerId ?? `${use.form}.${use.pieceId}`
+/** The kind that a use varies with: a flower wherever it is piped; a coat or words, each by itself. */
+const kindOf = (use: Use) => use.flowerId ?? `${use.form}.${use.pieceId}`
+
+const spreadOf = (at: Lookup, use: Use): number =>
+  use.flowerId ? at.flower(use.flowerId).spread : use.form === 'words' ? WORDS_SPREAD : COAT_SPREAD
+
+/** The bowls of an order, and what is piped out of them together. */
+export function imagine(
+  at: Lookup,
+  uses: readonly Use[],
+): { cells: Cell[]; lots: Lot[]; cellOf: (use: Use, colourId: string) => number } {
+  const places = new Map<string, number>()
+  const cells: Cell[] = []
+  const cellOf = (use: Use, colourId: string): number => {
+    const key = bowlKey(use, colourId)
+    const known = places.get(key)
+    if (known !== undefined) return known
+    cells.push({ colourId, icingKindId: use.icingKindId, softness: stiffnesses.indexOf(use.stiffness) })
+    places.set(key, cells.length - 1)
+    return cells.length - 1
+  }
+  const together = new Map<string, Use[]>()
+  for (const use of uses) {
+    const key = use.flowerId === null ? use.id : placedKey(use)
+    together.set(key, [...(together.get(key) ?? []), use])
+  }
+  // named by what they are and by how much of it there is: a copy of an order draws as the order does
+  const groups = [...together.values()].sort(
+    (a, b) => total(b) - total(a) || (kindOf(a[0]!) < kindOf(b[0]!) ? -1 : 1),
+  )
+  const nth = new Map<string, number>()
+  const lots = groups.map((own): Lot => {
+    const use = own[0]!
+    const name = use.flowerId ?? use.form
+    nth.set(name, (nth.get(name) ?? 0) + 1)
+    const flower = use.flowerId === null ? null : at.flower(use.flowerId)
+    return {
+      kind: flower ? flower.id : `${name} ${nth.get(name)}`,
+      wanted: flower ? use.flowers : 0,
+      spares: use.spares,
+      practice: use.practice,
+      spoilRate: flower?.spoilRate ?? 0,
+      spread: spreadOf(at, use),
+      byHand: flower !== null || use.form === 'words',
+      parts: merged(
+        own.flatMap((u) => u.parts.map((p) => ({ cell: cellOf(u, p.colourId), grams: p.piped }))),
+      ),
+    }
+  })
+  return { cells, lots, cellOf }
+}
+
+/** Layers that are piped from one bowl are one part of it. */
+function merged(parts: readonly { cell: number; grams: number }[]): { cell: number; grams: number }[] {
+  const grams = new Map<number, number>()
+  for (const part of parts) grams.set(part.cell, (grams.get(part.cell) ?? 0) + part.grams)
+  return [...grams].map(([cell, of]) => ({ cell, grams: of }))
+}
+
+const total = (uses: readonly Use[]): number => uses.reduce((sum, use) => sum + sumPiped(use), 0)
+
+/** Shares the margin of every bowl out among what is piped from it: each kind by its variance, each use by its kind's grams. */
+function shareOut(
+  at: Lookup,
+  uses: readonly Use[],
+  margins: Float64Array,
+  cellOf: (use: Use, colourId: string) => number,
+): Use[] {
+  const kinds = new Map<number, Map<string, number>>()
   for (const use of uses)
     for (const part of use.parts) {
-      const bowl = bowlKey(use, part.colourId)
-      const inBowl = kinds.get(bowl) ?? new Map<string, number>()
-      kinds.set(bowl, inBowl.set(kindOf(use), (inBowl.get(kindOf(use)) ?? 0) + needed(part)))
+      const cell = cellOf(use, part.colourId)
+      const inBowl = kinds.get(cell) ?? new Map<string, number>()
+      kinds.set(cell, inBowl.set(kindOf(use), (inBowl.get(kindOf(use)) ?? 0) + needed(part)))
     }
-  const spreadOf = (use: Use) =>
-    use.flowerId ? at.flower(use.flowerId).spread : use.form === 'words' ? WORDS_SPREAD : COAT_SPREAD
-  const variance = new Map<string, number>()
-  const spreads = new Map(uses.map((use) => [kindOf(use), spreadOf(use)]))
-  for (const [bowl, inBowl] of kinds)
-    variance.set(
-      bowl,
+  const spreads = new Map(uses.map((use) => [kindOf(use), spreadOf(at, use)]))
+  const variances = new Map(
+    [...kinds].map(([cell, inBowl]) => [
+      cell,
       [...inBowl].reduce((sum, [kind, grams]) => sum + (spreads.get(kind)! * grams) ** 2, 0),
-    )
+    ]),
+  )
   return uses.map((use) => ({
     ...use,
     parts: use.parts.map((part) => {
-      const bowl = bowlKey(use, part.colourId)
-      const total = variance.get(bowl)!
-      const kindGrams = kinds.get(bowl)!.get(kindOf(use))!
-      if (total === 0 || kindGrams === 0) return part
-      // each kind carries its share of the variance, each use its share of the kind's grams
-      const ofKind = (spreadOf(use) * kindGrams) ** 2 / total
-      const margin = deviate * Math.sqrt(total) * ofKind * (needed(part) / kindGrams)
-      return { ...part, margin }
+      const cell = cellOf(use, part.colourId)
+      const kindGrams = kinds.get(cell)!.get(kindOf(use))!
+      const variance = variances.get(cell)!
+      if (variance === 0 || kindGrams === 0) return part
+      const ofKind = (spreadOf(at, use) * kindGrams) ** 2 / variance
+      return { ...part, margin: margins[cell]! * ofKind * (needed(part) / kindGrams) }
     }),
   }))
 }
@@ -117,17 +210,9 @@ export function partGrams(part: Use['parts'][number]): number {
   return needed(part) + part.margin
 }
 
-/** What each level of safety would add to this plan: grams against running short, and what their ingredients cost. */
-export function safetyChoices(
-  plan: PlanFigures,
-  chosen: Safety,
-): Record<Safety, { grams: number; cost: number; words: string }> {
+/** What each choice would add to this plan: grams against running short, what their ingredients cost, and the chances left. */
+export function safetyChoices(plan: PlanFigures): (Promised['choices'][number] & { cost: number })[] {
   const made = [plan.base, ...plan.otherBases].reduce((sum, b) => sum + b.grams, 0)
   const perGram = made > 0 ? plan.totals.cost / made : 0
-  const own = safetyLevels[chosen].deviate
-  const choice = (level: Safety) => {
-    const grams = (plan.reserve.margin * safetyLevels[level].deviate) / own
-    return { grams, cost: grams * perGram, words: safetyLevels[level].words }
-  }
-  return { tight: choice('tight'), safe: choice('safe'), unmatchable: choice('unmatchable') }
+  return plan.promise.choices.map((choice) => ({ ...choice, cost: choice.grams * perGram }))
 }

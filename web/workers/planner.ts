@@ -5,6 +5,7 @@ import type { Fitting } from '#core/flowers/resolve'
 import type { Flower } from '#core/model/flower'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import type { Chances } from '#core/plan/chances'
 import type { Picture, Planned, Planner } from './planner.worker.ts'
 import { useLatest } from './useLatest.ts'
 
@@ -44,6 +45,12 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
     }
   }, [order, workshop])
   return planned
+}
+
+/** An order made a thousand times, worked out anew whenever it changes; the last answer meanwhile. */
+export function useChances(order: Order, workshop: Workshop): Chances | undefined {
+  const ask = useMemo(() => () => planner(workshop).chances(order), [order, workshop])
+  return useLatest(ask).answer
 }
 
 /** Plans of several orders at once, in the order given; undefined until all are there. */

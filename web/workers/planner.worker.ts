@@ -13,6 +13,7 @@ import type { Flower, Layer } from '#core/model/flower'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
+import { type Chances, chances } from '#core/plan/chances'
 import { planOrder, UnplannableOrderError } from '#core/plan/index'
 
 export type Planned = { plan: Plan; faults: [] } | { plan: null; faults: Fault[] }
@@ -46,6 +47,8 @@ const planner = {
       throw error
     }
   },
+  /** The order made a thousand times. */
+  chances: (order: Order): Chances => chances(order, known()),
   picture(flower: Flower, fitting: Fitting): Picture {
     const { layers, measure, factor } = fitFlower(flower, fitting, known().tips)
     return {

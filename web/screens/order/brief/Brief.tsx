@@ -1,9 +1,11 @@
 import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { allergenSchema, allergenWords } from '#core/common'
 import type { IcingKind } from '#core/model/icing'
 import { type Order, orderFields, type Safety } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
+import { choiceWords } from '#core/plan/promiseWords'
 import { allergenProof } from '#core/plan/proof'
 import { safetyChoices } from '#core/plan/reserve'
 import { formatMinuteParts, formatMinutes } from '#core/units'
@@ -95,17 +97,35 @@ export function Brief() {
                 { value: 'unmatchable', label: 'Cannot be matched again' },
               ]}
             />
+            <SegmentedControl
+              fullWidth
+              mt={6}
+              aria-label="What that is promised for"
+              value={order.promiseFor}
+              onChange={(v) => set('promiseFor', 'safety')(v as Order['promiseFor'])}
+              data={[
+                { value: 'colour', label: 'for each colour' },
+                { value: 'order', label: 'for the order as a whole' },
+              ]}
+            />
             {plan && (
               <ul className={css.levels}>
-                {Object.entries(safetyChoices(plan, order.safety)).map(([level, choice]) => (
-                  <li key={level} data-chosen={level === order.safety || undefined}>
-                    {choice.words}
-                    <span className="figure">
-                      {weight(choice.grams)} · {workshop.settings.currency} {choice.cost.toFixed(2)}
-                    </span>
-                  </li>
-                ))}
+                {safetyChoices(plan)
+                  .filter((choice) => choice.scope === order.promiseFor)
+                  .map((choice) => (
+                    <li key={choice.safety} data-chosen={choice.safety === order.safety || undefined}>
+                      {choiceWords(choice)}
+                      <span className="figure">
+                        {weight(choice.grams)} · {workshop.settings.currency} {choice.cost.toFixed(2)}
+                      </span>
+                    </li>
+                  ))}
               </ul>
+            )}
+            {plan && (
+              <Link to={`/orders/${order.id}/icing?half=chances`} className={css.chances}>
+                A thousand such orders, as dots
+              </Link>
             )}
           </div>
           <Checkbox.Group

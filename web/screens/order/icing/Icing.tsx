@@ -4,10 +4,11 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
 import { Amounts } from './Amounts.tsx'
+import { Chances } from './Chances.tsx'
 import css from './Icing.module.css'
 import { Mixing } from './Mixing.tsx'
 
-/** Icing in two halves: how much of what to make, and how its colours are mixed. */
+/** Icing in parts: how much of what to make, how its colours are mixed, and whether it will last. */
 export function Icing() {
   const { plan } = useOrderEditor()
   const [params, setParams] = useSearchParams()
@@ -28,6 +29,7 @@ export function Icing() {
       <Tabs.List mb="md">
         <Tabs.Tab value="amounts">How much</Tabs.Tab>
         <Tabs.Tab value="mixing">Mixing</Tabs.Tab>
+        <Tabs.Tab value="chances">Will it last?</Tabs.Tab>
       </Tabs.List>
       <Tabs.Panel value="amounts">
         <Amounts />
@@ -36,6 +38,9 @@ export function Icing() {
         <div className={css.half}>
           <Mixing />
         </div>
+      </Tabs.Panel>
+      <Tabs.Panel value="chances">
+        <Chances />
       </Tabs.Panel>
     </Tabs>
   )

@@ -1,0 +1,23 @@
+import type { Promised } from '../model/plan.ts'
+import { safetyLevels } from './reserve.ts'
+
+/** "Safe: each colour runs short 1 time in 20 at most, something in the order 1 in 4". */
+export function choiceWords({ scope, safety, colour, order }: Promised['choices'][number]): string {
+  const { name, words } = safetyLevels[safety]
+  return scope === 'colour'
+    ? `${name}: each colour runs short ${words} at most; something in the order, ${oneIn(order)}`
+    : `${name}: anything in the order runs short ${words} at most; a colour by itself, ${oneIn(colour)}`
+}
+
+/** More often than this, a chance is better told in tenths. */
+const OFTEN = 0.4
+
+/** "1 in 20", "6 in 10", "hardly ever". */
+export function oneIn(chance: number): string {
+  if (chance < 1 / 2000) return 'hardly ever'
+  if (chance > OFTEN) return `${Math.round(chance * 10)} in 10`
+  const times = 1 / chance
+  // nobody tells 1 in 83 from 1 in 80
+  const step = times < 12 ? 1 : times < 40 ? 5 : times < 120 ? 10 : 50
+  return `1 in ${Math.max(2, Math.round(times / step) * step)}`
+}
