@@ -13,8 +13,8 @@ export const SHOWN = 1000
 export interface Chances {
   /** Grams to spare where it was tightest; negative is what was lacking. */
   colours: { colourId: string; spare: number[] }[]
-  /** The colour that was tightest for what was planned of it, place in `colours`, and its grams to spare. */
-  orders: { colour: number; spare: number }[]
+  /** Of the colour that was tightest, what was to spare, as a share of what was planned of it. */
+  orders: number[]
 }
 
 /**
@@ -29,25 +29,27 @@ export function chances(order: Order, workshop: Workshop): Chances {
   const margins = new Float64Array(cells.length)
   for (const use of uses)
     for (const part of use.parts) margins[cellOf(use, part.colourId)]! += partGrams(part) - needed(part)
-  const colours = [...chainsOf(cells)].map(([colourId, chains]) => ({
-    colourId,
-    planned: chains.flat().reduce((sum, c) => sum + needs.planned[c]! + margins[c]!, 0),
-    spare: Array.from({ length: SHOWN }, (_, i) =>
-      Math.min(
-        ...chains.flatMap((chain) => {
-          let left = 0
-          return chain.map((c) => {
-            left += needs.planned[c]! + margins[c]! - needs.needed[c]![i]!
-            return left
-          })
-        }),
-      ),
+  const tightest = (chains: readonly number[][], i: number, of: (left: number, had: number) => number) => {
+    let least = Number.POSITIVE_INFINITY
+    for (const chain of chains) {
+      let [left, had] = [0, 0]
+      for (const c of chain) {
+        had += needs.planned[c]! + margins[c]!
+        left += needs.planned[c]! + margins[c]! - needs.needed[c]![i]!
+        least = Math.min(least, of(left, had))
+      }
+    }
+    return least
+  }
+  const each = <T>(make: (i: number) => T) => Array.from({ length: SHOWN }, (_, i) => make(i))
+  const chains = [...chainsOf(cells)]
+  return {
+    colours: chains.map(([colourId, of]) => ({
+      colourId,
+      spare: each((i) => tightest(of, i, (left) => left)),
+    })),
+    orders: each((i) =>
+      Math.min(...chains.map(([, of]) => tightest(of, i, (left, had) => left / Math.max(1e-9, had)))),
     ),
-  }))
-  const orders = Array.from({ length: SHOWN }, (_, i) => {
-    const shares = colours.map((c) => c.spare[i]! / Math.max(1e-9, c.planned))
-    const colour = shares.reduce((worst, share, c) => (share < shares[worst]! ? c : worst), 0)
-    return { colour, spare: colours[colour]?.spare[i] ?? 0 }
-  })
-  return { colours: colours.map(({ colourId, spare }) => ({ colourId, spare })), orders }
+  }
 }

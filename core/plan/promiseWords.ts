@@ -1,14 +1,3 @@
-import type { Promised } from '../model/plan.ts'
-import { safetyLevels } from './reserve.ts'
-
-/** "Safe: each colour runs short 1 time in 20 at most, something in the order 1 in 4". */
-export function choiceWords({ scope, safety, colour, order }: Promised['choices'][number]): string {
-  const { name, words } = safetyLevels[safety]
-  return scope === 'colour'
-    ? `${name}: each colour runs short ${words} at most; something in the order, ${oneIn(order)}`
-    : `${name}: anything in the order runs short ${words} at most; a colour by itself, ${oneIn(colour)}`
-}
-
 /** More often than this, a chance is better told in tenths. */
 const OFTEN = 0.4
 

@@ -1,13 +1,10 @@
-import { Checkbox, Group, SegmentedControl, Select } from '@mantine/core'
+import { Checkbox, Group, Select } from '@mantine/core'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { allergenSchema, allergenWords } from '#core/common'
 import type { IcingKind } from '#core/model/icing'
-import { type Order, orderFields, type Safety } from '#core/model/order'
+import { type Order, orderFields } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
-import { choiceWords } from '#core/plan/promiseWords'
 import { allergenProof } from '#core/plan/proof'
-import { safetyChoices } from '#core/plan/reserve'
 import { formatMinuteParts, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { AdviceList } from '../../../parts/AdviceList.tsx'
@@ -21,6 +18,7 @@ import css from './Brief.module.css'
 import { IcingChange } from './IcingChange.tsx'
 import { Proof } from './Proof.tsx'
 import { Quote } from './Quote.tsx'
+import { Sure } from './Sure.tsx'
 
 const shape = orderFields.shape
 
@@ -84,50 +82,13 @@ export function Brief() {
             schema={shape.practicePerFlower.unwrap()}
             onChange={set('practicePerFlower', 'practice')}
           />
-          <div className={css.wide}>
-            <span className="fieldLabel">How sure each colour must last</span>
-            <SegmentedControl
-              fullWidth
-              aria-label="How sure each colour must last"
-              value={order.safety}
-              onChange={(v) => set('safety', 'safety')(v as Safety)}
-              data={[
-                { value: 'tight', label: 'Tight' },
-                { value: 'safe', label: 'Safe' },
-                { value: 'unmatchable', label: 'Cannot be matched again' },
-              ]}
-            />
-            <SegmentedControl
-              fullWidth
-              mt={6}
-              aria-label="What that is promised for"
-              value={order.promiseFor}
-              onChange={(v) => set('promiseFor', 'safety')(v as Order['promiseFor'])}
-              data={[
-                { value: 'colour', label: 'for each colour' },
-                { value: 'order', label: 'for the order as a whole' },
-              ]}
-            />
-            {plan && (
-              <ul className={css.levels}>
-                {safetyChoices(plan)
-                  .filter((choice) => choice.scope === order.promiseFor)
-                  .map((choice) => (
-                    <li key={choice.safety} data-chosen={choice.safety === order.safety || undefined}>
-                      {choiceWords(choice)}
-                      <span className="figure">
-                        {weight(choice.grams)} · {workshop.settings.currency} {choice.cost.toFixed(2)}
-                      </span>
-                    </li>
-                  ))}
-              </ul>
-            )}
-            {plan && (
-              <Link to={`/orders/${order.id}/icing?half=chances`} className={css.chances}>
-                A thousand such orders, as dots
-              </Link>
-            )}
-          </div>
+          <Sure
+            order={order}
+            plan={plan}
+            currency={workshop.settings.currency}
+            setSafety={set('safety', 'safety')}
+            setPromiseFor={set('promiseFor', 'safety')}
+          />
           <Checkbox.Group
             className={css.wide}
             label="Must not be in it"

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { type Chances as Imagined, SHOWN } from '#core/plan/chances'
+import { SHOWN } from '#core/plan/chances'
 import { oneIn } from '#core/plan/promiseWords'
 import { safetyLevels } from '#core/plan/reserve'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -21,8 +21,7 @@ export function Chances() {
   return (
     <div className={css.columns}>
       <Whole
-        imagined={imagined}
-        spare={of ? of.spare : imagined.orders.map((o) => o.spare)}
+        spare={of ? of.spare : imagined.orders}
         colour={of && plan.colours.find((c) => c.id === of.colourId)?.name}
       />
       <Card title="What runs short" aside="press a colour to see it alone">
@@ -40,7 +39,7 @@ export function Chances() {
             </tr>
           </thead>
           <tbody>
-            <Row name="Anything at all" short={count(imagined.orders.map((o) => o.spare))} chosen={!of}>
+            <Row name="Anything at all" short={count(imagined.orders)} chosen={!of}>
               <button type="button" onClick={() => setColourId(null)} aria-pressed={!of}>
                 Anything at all
               </button>
@@ -80,25 +79,30 @@ function Row(props: { name: string; short: number; chosen: boolean; children: Re
   )
 }
 
-function Whole(props: { imagined: Imagined; spare: readonly number[]; colour: string | undefined }) {
+function Whole(props: { spare: readonly number[]; colour: string | undefined }) {
   const { spare, colour } = props
   const weight = useWeight()
+  const say = colour ? weight : (share: number) => `${(share * 100).toFixed(1)} %`
   const short = useMemo(() => spare.filter((g) => g < 0).sort((a, b) => a - b), [spare])
   const sorted = useMemo(() => [...spare].sort((a, b) => a - b), [spare])
   const middle = sorted[sorted.length >> 1] ?? 0
   return (
     <Card
       title={colour ? `${colour}, a thousand times` : 'This order, a thousand times'}
-      aside={colour ? 'each dot is one order' : 'each dot is one order: its tightest colour'}
+      aside={
+        colour
+          ? 'each dot is one order'
+          : 'each dot is one order: what its tightest colour had to spare of what was mixed'
+      }
     >
-      <Dots spare={spare} say={weight} />
+      <Dots spare={spare} say={say} />
       <Stats>
         <Stat name="lasts">{spare.length - short.length}</Stat>
         <Stat name="runs short">{short.length}</Stat>
         <Stat name="then lacks, mostly">
-          {short.length > 0 ? weight(-short[short.length >> 1]!) : 'nothing'}
+          {short.length > 0 ? say(-short[short.length >> 1]!) : 'nothing'}
         </Stat>
-        <Stat name="else left over, mostly">{weight(Math.max(0, middle))}</Stat>
+        <Stat name="else left over, mostly">{say(Math.max(0, middle))}</Stat>
       </Stats>
     </Card>
   )

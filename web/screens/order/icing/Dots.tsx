@@ -4,9 +4,9 @@ import css from './Chances.module.css'
 const WIDE = 720
 const HIGH = 300
 const AXIS = 30
-const BINS = 60
-/** A thousandth at each end is drawn at the end: one wild order must not squeeze all others together. */
-const CUT = 0.001
+const BINS = 40
+/** So many at each end are drawn at the end: one wild order must not squeeze all others together. */
+const CUT = 0.005
 
 /** Orders as dots heaped over what was left in each, so that their number is seen; short ones are crosses, left of a line. */
 export function Dots({ spare, say }: { spare: readonly number[]; say: (grams: number) => string }) {
@@ -52,27 +52,36 @@ function heaped(spare: readonly number[]) {
   const sorted = [...spare].sort((a, b) => a - b)
   const cut = Math.floor(sorted.length * CUT)
   const from = Math.min(0, sorted[cut] ?? 0)
-  const to = Math.max(1, sorted[sorted.length - 1 - cut] ?? 1)
+  const to = Math.max(1e-6, sorted[sorted.length - 1 - cut] ?? 1)
   const width = (to - from) / BINS
-  const x = (grams: number) => 8 + ((grams - from) / (to - from)) * (WIDE - 16)
-  const bins = new Map<string, number>()
-  const placed = sorted.map((grams, i) => {
-    const short = grams < 0
-    const bin = Math.min(BINS - 1, Math.max(0, Math.floor((grams - from) / width)))
-    // a bin that zero lies in is two heaps
-    const heap = `${bin} ${short}`
-    const nth = bins.get(heap) ?? 0
-    bins.set(heap, nth + 1)
-    return { key: i, short, nth, at: Math.min(to, Math.max(from, from + (bin + 0.5) * width)) }
+  const room = (WIDE - 16) / BINS
+  const x = (value: number) => 8 + ((value - from) / (to - from)) * (WIDE - 16)
+  // bins are counted from the line on, so that none lies on both its sides
+  const binOf = (value: number) => Math.floor(Math.min(to - width / 2, Math.max(from, value)) / width)
+  const bins = new Map<number, number>()
+  for (const value of sorted) bins.set(binOf(value), (bins.get(binOf(value)) ?? 0) + 1)
+  const step = stepFor(Math.max(...bins.values()), room)
+  const abreast = Math.max(1, Math.floor(room / step))
+  const nth = new Map<number, number>()
+  const dots = sorted.map((value, key) => {
+    const bin = binOf(value)
+    const n = nth.get(bin) ?? 0
+    nth.set(bin, n + 1)
+    return {
+      key,
+      short: value < 0,
+      x: x(bin * width) + ((n % abreast) + 0.5) * (room / abreast),
+      y: HIGH - AXIS - 4 - (Math.floor(n / abreast) + 0.5) * step,
+    }
   })
-  const tallest = Math.max(1, ...bins.values())
-  const step = Math.min((WIDE - 16) / BINS, (HIGH - AXIS - 34) / tallest)
-  const each = Math.max(1, Math.min(4.2, step * 0.44))
-  const dots = placed.map(({ key, short, nth, at }) => ({
-    key,
-    short,
-    x: x(short ? Math.min(at, -width * 0.3) : Math.max(at, width * 0.3)),
-    y: HIGH - AXIS - 4 - (nth + 0.5) * step,
-  }))
-  return { dots, zero: x(0), from, to, each }
+  return { dots, zero: x(0), from, to, each: step * 0.42 }
+}
+
+const LARGEST = 9
+
+/** Room for a dot, so that the tallest heap, several dots abreast where they are small, fits under the words. */
+function stepFor(most: number, room: number): number {
+  for (let step = LARGEST; step > 1; step -= 0.25)
+    if (Math.ceil(most / Math.max(1, Math.floor(room / step))) * step < HIGH - AXIS - 34) return step
+  return 1
 }
