@@ -8,14 +8,33 @@ import { endpoint } from './endpoint.ts'
 
 const version = z.number().int()
 
+export const learntSchema = z.object({
+  figures: z.array(
+    z.object({
+      key: z.string(),
+      kind: z.enum(['grams', 'spread', 'seconds', 'spoiled', 'residue', 'open']),
+      name: z.string(),
+      start: z.number(),
+      now: z.number(),
+      band: z.number().nullable(),
+      records: z.number().int(),
+    }),
+  ),
+  aside: z.array(z.object({ entryId: z.string(), title: z.string(), why: z.string() })),
+})
+
 /** Everything a plan needs of the bakery; versions by id are what If-Match wants. */
 export const storedWorkshopSchema = z.object({
   workshop: workshopSchema,
-  /** What weighing has taught, by flower; only flowers that were weighed. */
+  /** What records have taught of weights, by flower: its own, and what other flowers tell of the same hand and strokes. */
   calibrations: z.record(
     z.string(),
     z.object({ factor: z.number(), spread: z.number(), band: z.number(), weighings: z.number().int() }),
   ),
+  /** What they have taught of seconds and of spoiling, by flower. */
+  taught: z.object({ pace: z.record(z.string(), z.number()), spoiled: z.record(z.string(), z.number()) }),
+  /** Every learnt figure, and records that nothing is learnt from. */
+  learnt: learntSchema,
   versions: z.object({
     settings: version,
     tips: z.record(z.string(), version),

@@ -1,7 +1,8 @@
 import type { BenchEvent, BenchStep, Frozen } from '../model/bench.ts'
 import { type LogEntry, type LoggedFlower, logEntryVersion } from '../model/logEntry.ts'
-import type { Use } from '../model/plan.ts'
-import { bagSubject, bowlSubject } from './subjects.ts'
+import type { Batch, Use } from '../model/plan.ts'
+import { OTHERWISE } from './otherwise.ts'
+import { askedSubject, bagSubject, bowlSubject } from './subjects.ts'
 import { inOrder, type Tally, tally } from './tally.ts'
 
 /** What was left of something, in g. */
@@ -92,29 +93,66 @@ export function logEntryOf(run: Worked, counted: Tally, events: readonly BenchEv
           stiffness: b.stiffness,
         },
         ...{ plannedGrams: b.grams, ...leftOf(bowlSubject(b.id)) },
+        ...{ expectedGrams: expectedOf(b, frozen), stiffnessUsed: null, drops: [] },
         ranShort: told.short.has(bowlSubject(b.id)) || ranOut,
       }
     }),
     bags: plan.bags.map((b) => ({
-      ...{ number: b.number, label: b.label, plannedGrams: b.grams },
+      ...{ number: b.number, label: b.label, plannedGrams: b.grams, residueGrams: b.residueGrams },
+      emptied: frozen.steps.some((s) => s.bags.includes(b.number) && counted.of.get(s.id)!.emptied > 0),
       ...leftOf(bagSubject(b.number)),
     })),
     flowers: flowersOf(frozen, counted, worked, weighedFlowers(events)),
     plannedMinutes: plan.totals.handsOnMinutes,
     minutes: ofSteps.length > 0 ? ofSteps.reduce((sum, [, m]) => sum + m, 0) : null,
+    promised: plan.reserve.chanceShort,
+    counted: true,
+    opened: openedOf(frozen, counted, events),
+    faults: [...new Set(notes.filter((note) => (OTHERWISE as readonly string[]).includes(note)))],
     remarks: [...notes, ...(told.remark.trim() ? [told.remark] : [])],
   }
+}
+
+/** Grams of a bowl by the shapes alone, before anything that was learnt. */
+function expectedOf(bowl: Batch, { plan, workshop }: Frozen): number {
+  const learnt = new Map(workshop.flowers.map((f) => [f.id, f.calibration]))
+  return plan.uses
+    .filter((use) => bowl.useIds.includes(use.id))
+    .flatMap((use) => use.parts.map((part) => ({ use, part })))
+    .filter(({ part }) => part.colourId === bowl.colourId)
+    .reduce(
+      (sum, { use, part }) =>
+        sum + (part.piped + part.spoiled + part.practice) / (learnt.get(use.flowerId ?? '') ?? 1),
+      0,
+    )
+}
+
+/** The bags that were asked about, how long after they were filled, and whether they were still good. */
+function openedOf(
+  { plan, steps }: Frozen,
+  counted: Tally,
+  events: readonly BenchEvent[],
+): LogEntry['opened'] {
+  return [...inOrder(events)].flatMap(({ kind, stepId, amount, at }) => {
+    if (kind !== 'asked') return []
+    const bag = plan.bags.find((b) => askedSubject(b.number) === stepId)
+    const filled = bag && steps.find((s) => s.kind === 'fill' && s.bags.includes(bag.number))
+    const since = filled && counted.of.get(filled.id)!.doneAt
+    if (!bag || !since) return []
+    const minutes = (Date.parse(at) - since) / MINUTE_MS
+    return minutes > 0 ? [{ icingKindId: bag.icingKindId, minutes, good: amount === 1 }] : []
+  })
 }
 
 /** An entry for an order that nobody counted at the bench: everything as it was planned, to be corrected by hand. */
 export function asPlanned(run: Worked, at: string): LogEntry {
   const entry = logEntryOf(run, tally(run.frozen.steps, []), [], at)
-  return { ...entry, flowers: entry.flowers.map((f) => ({ ...f, piped: f.wanted })) }
+  return { ...entry, counted: false, flowers: entry.flowers.map((f) => ({ ...f, piped: f.wanted })) }
 }
 
 /** Every flower of every kind of piece with the steps that it is piped in. */
 function flowersOf(
-  { order, plan, steps }: Frozen,
+  { order, plan, steps, workshop }: Frozen,
   counted: Tally,
   worked: ReadonlyMap<string, number>,
   weighed: ReadonlyMap<string, NonNullable<LoggedFlower['weighed']>>,
@@ -137,6 +175,10 @@ function flowersOf(
     // of a border nobody counts the beads: the pieces that have it
     const wanted = use.form === 'border' ? own[0]!.wanted : use.flowers
     const times = own.flatMap((s) => worked.get(s.id) ?? [])
+    const learnt = workshop.flowers.find((f) => f.id === use.flowerId)
+    const layers = plan.uses.filter((u) => u.pieceId === use.pieceId && u.placedId === use.placedId)
+    const each = (of: (u: Use) => number) =>
+      layers.reduce((sum, u) => sum + of(u), 0) / Math.max(1, use.flowers)
     return {
       flowerId: use.flowerId,
       name: use.flowerName,
@@ -146,6 +188,8 @@ function flowersOf(
       piped: Math.floor(share * (wanted + use.spares) + 1e-9),
       spoiled: own.reduce((sum, s) => sum + counted.of.get(s.id)!.spoiled, 0),
       minutes: times.length > 0 ? times.reduce((a, b) => a + b, 0) : null,
+      eachGrams: each((u) => u.parts.reduce((sum, p) => sum + p.piped, 0)) / (learnt?.calibration ?? 1),
+      eachSeconds: each((u) => u.seconds) / (learnt?.pace ?? 1),
       weighed: own.reduce<LoggedFlower['weighed']>((found, s) => weighed.get(s.id) ?? found, null),
     }
   })

@@ -57,6 +57,7 @@ export const starterSettings: Settings = {
   setOnSeconds: 6,
   setOns: [...starterSetOns],
   pantry: {},
+  setBack: {},
   couplersStandard: 6,
   couplersLarge: 2,
   day: daySettingsSchema.parse({}),

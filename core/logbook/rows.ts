@@ -1,4 +1,5 @@
 import type { LogEntry } from '../model/logEntry.ts'
+import { dropsText } from './drops.ts'
 
 const round = (value: number | null, decimals = 1) =>
   value === null ? '' : Math.round(value * 10 ** decimals) / 10 ** decimals
@@ -21,6 +22,8 @@ export function logRows(entries: readonly LogEntry[]) {
       piped: '',
       spoiled: '',
       minutes: '',
+      piped_at: '',
+      drops: '',
     }
     return [
       ...e.batches.map((b) => ({
@@ -33,6 +36,8 @@ export function logRows(entries: readonly LogEntry[]) {
         left_grams: round(b.leftGrams),
         estimated: b.estimated ? 'yes' : '',
         ran_short: b.ranShort ? 'yes' : '',
+        piped_at: b.stiffnessUsed ?? '',
+        drops: dropsText(b.drops),
       })),
       ...e.bags.map((b) => ({
         ...own,

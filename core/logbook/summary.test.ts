@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { toCsv } from '../files/csv.ts'
-import { type LogEntry, logEntryVersion } from '../model/logEntry.ts'
+import { type LogEntry, logEntrySchema, logEntryVersion } from '../model/logEntry.ts'
 import { overColours, overFlowers, overPeople } from './over.ts'
 import { logRows } from './rows.ts'
 import { found, summaryOf } from './summary.ts'
@@ -8,8 +8,9 @@ import { found, summaryOf } from './summary.ts'
 const bowl = (colour: string, leftGrams: number | null, ranShort = false): LogEntry['batches'][number] => ({
   ...{ id: colour, colour, hex: '#8f86b2', icingKindId: 'butter-sugar', stiffness: 'stiff' },
   ...{ plannedGrams: 100, leftGrams, estimated: false, ranShort },
+  ...{ expectedGrams: null, stiffnessUsed: null, drops: [] },
 })
-const entry: LogEntry = {
+const entry = logEntrySchema.parse({
   ...{ schemaVersion: logEntryVersion, id: 'a', orderId: null, title: 'Tea', at: '2027-08-14T16:00' },
   ...{
     people: ['Ada', 'Bea'],
@@ -30,7 +31,7 @@ const entry: LogEntry = {
       ...{ wanted: 3, piped: 3, spoiled: 0, minutes: null, weighed: null },
     },
   ],
-}
+})
 
 describe('the logbook over all orders', () => {
   const second: LogEntry = {

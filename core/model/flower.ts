@@ -112,6 +112,8 @@ export const flowerSchema = z
     spread: z.number().min(spreadRange.least).max(spreadRange.most).default(0.15),
     /** Weighed over computed grams; 1 until somebody weighs some. */
     calibration: z.number().min(calibrationRange.least).max(calibrationRange.most).default(1),
+    /** Seconds of the bakery's hands over computed ones; 1 until minutes are recorded. */
+    pace: z.number().min(0.25).max(4).default(1),
     source: z.enum(['catalogue', 'own']).default('catalogue'),
     basedOn: idSchema.nullable().default(null),
   })

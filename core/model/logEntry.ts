@@ -18,6 +18,17 @@ export const loggedBatchSchema = z.object({
   icingKindId: idSchema,
   stiffness: stiffnessSchema,
   plannedGrams: grams,
+  /** Of it, what the shapes alone need, by their geometry and with nothing that was learnt; null in entries from before that was kept. */
+  expectedGrams: grams.nullable().default(null),
+  /** The stiffness that it was really piped at; null where nobody said otherwise. */
+  stiffnessUsed: stiffnessSchema.nullable().default(null),
+  /** What went in, drops for the whole bowl. */
+  drops: z
+    .array(
+      z.object({ dye: nameSchema, drops: z.number().min(0, 'At least none.').max(20000, 'At most 20,000.') }),
+    )
+    .max(8, 'At most eight dyes in one bowl.')
+    .default([]),
   /** null where nobody weighed what was left. */
   leftGrams: grams.nullable(),
   /** By thirds and by eye, not by a scale. */
@@ -32,6 +43,10 @@ export const loggedBagSchema = z.object({
   plannedGrams: grams,
   leftGrams: grams.nullable(),
   estimated: z.boolean(),
+  /** What is supposed to stay in it; null in entries from before that was kept. */
+  residueGrams: grams.nullable().default(null),
+  /** Piped until nothing came any more. */
+  emptied: z.boolean().default(false),
 })
 
 /** A flower on a kind of piece: how many were wanted, piped, spoiled, and how long it took. */
@@ -45,6 +60,9 @@ export const loggedFlowerSchema = z.object({
   piped: count,
   spoiled: count,
   minutes,
+  /** What one weighs and takes by its geometry, with nothing that was learnt; null in entries from before that was kept. */
+  eachGrams: grams.nullable().default(null),
+  eachSeconds: z.number().min(0).max(100_000).nullable().default(null),
   /** So many of them weighed together; null where nobody did. */
   weighed: z
     .object({ count: z.number().int('Whole flowers only.').min(1, 'At least one.').max(1000), grams })
@@ -68,6 +86,17 @@ export const logEntrySchema = z.object({
   flowers: z.array(loggedFlowerSchema).max(2000),
   plannedMinutes: minutes,
   minutes,
+  /** The chance of running short that was promised for each colour; null in entries from before that was kept. */
+  promised: z.number().min(0).max(1).nullable().default(null),
+  /** Somebody counted and told; an entry that is begun from a plan tells nothing until it is corrected. */
+  counted: z.boolean().default(true),
+  /** Bags that were asked about at their age, min: whether their icing was still as it should be. */
+  opened: z
+    .array(z.object({ icingKindId: idSchema, minutes: z.number().min(0).max(100_000), good: z.boolean() }))
+    .max(400)
+    .default([]),
+  /** What was seen to go wrong, by how it looks. */
+  faults: z.array(z.string().min(1).max(200, 'At most 200 characters.')).max(100).default([]),
   remarks: z.array(z.string().max(2000, 'At most 2,000 characters.')).max(400),
 })
 export type LogEntry = z.infer<typeof logEntrySchema>

@@ -116,7 +116,7 @@ function flowerUses(at: Lookup, { piece, placed, flower, colours, fitted, total 
       spares: 0,
       practice: 0,
       strokes: measure.strokes * total,
-      seconds: measure.seconds * total,
+      seconds: measure.seconds * total * flower.pace,
       tools: layer.tools.map((step) => ({ words: stepWords(step), fresh: step.when === 'wet' })),
       parts: measure.shares.map(({ role, share }) => ({
         colourId: colours[role] ?? unchosenColourId(flower.id, role),

@@ -27,9 +27,11 @@ export function flowerRoutes({ orm }: AppContext): Router {
     const { workshop, calibrations } = await currentWorkshop(em)
     const faults = flowerFaults(body, workshop.tips)
     if (faults.length > 0) throw invalid(faults)
-    // what weighing teaches is worked out from the weighings: it must not outlive them in the recipe
+    // what records teach is worked out from the records: it must not outlive them in the recipe
     const { calibration, spread } = calibrations[body.id] ? row.spec : body
-    row.spec = { ...body, calibration, spread, source: 'own' }
+    const known = workshop.flowers.find((f) => f.id === body.id)
+    const spoilRate = body.spoilRate === known?.spoilRate ? row.spec.spoilRate : body.spoilRate
+    row.spec = { ...body, calibration, spread, spoilRate, pace: 1, source: 'own' }
     await em.flush()
     return { version: row.version }
   })
@@ -46,6 +48,7 @@ export function flowerRoutes({ orm }: AppContext): Router {
         'ours',
         workshop.flowers.map((f) => f.name),
       ),
+      pace: 1,
       source: 'own',
       basedOn: flower.id,
     })

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { MOST_PHOTOGRAPHS } from '#contract/log'
-import { type LogEntry, logEntryVersion } from '#core/model/logEntry'
+import { type LogEntry, logEntrySchema, logEntryVersion } from '#core/model/logEntry'
 import { testApi } from '../testing/api.ts'
 
 let server: Awaited<ReturnType<typeof testApi>>
@@ -10,7 +10,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-const entry: LogEntry = {
+const entry: LogEntry = logEntrySchema.parse({
   ...{ schemaVersion: logEntryVersion, id: 'tea', orderId: null, title: 'Tea', at: '2027-08-14T16:00' },
   ...{ people: ['Ada'], roomC: 21.5, bags: [], plannedMinutes: 60, minutes: 72.25, remarks: [] },
   batches: [
@@ -20,7 +20,7 @@ const entry: LogEntry = {
     },
   ],
   flowers: [],
-}
+})
 const put = (version: number, body: object) =>
   server.api.put('/api/log/tea').set('If-Match', `"${version}"`).send(body)
 

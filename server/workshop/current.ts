@@ -11,7 +11,7 @@ export interface CurrentWorkshop extends StoredWorkshop {
 
 /** Everything a workshop is read from: `xmin` changes with every write to a row, whoever writes it. */
 const FINGERPRINT = `select md5(coalesce(string_agg(row, ',' order by row), '')) as fingerprint from (
-  ${['tips', 'bags', 'flowers', 'icings', 'dyes', 'settings', 'weighings', 'mixes']
+  ${['tips', 'bags', 'flowers', 'icings', 'dyes', 'settings', 'weighings', 'mixes', 'log_entries']
     .map((table) => `select '${table}' || id || xmin::text as row from ${table}`)
     .join(' union all ')}
 ) rows`

@@ -7,10 +7,13 @@ import { catalogueIcings } from '#core/catalogue/icings'
 import { starterBags, starterDyes, starterSettings } from '#core/catalogue/starter'
 import { catalogueTips } from '#core/catalogue/tips'
 import { learnFrom } from '#core/colour/learning'
-import { calibrate } from '#core/logbook/weighing'
+import { timesOf } from '#core/icings/times'
+import { learn, taughtFlower } from '#core/logbook/learn/index'
+import type { Records } from '#core/logbook/learn/records'
 import { type Dye, dyeSchema } from '#core/model/dye'
 import { flowerSchema } from '#core/model/flower'
 import { type IcingKind, icingKindSchema } from '#core/model/icing'
+import { logEntrySchema } from '#core/model/logEntry'
 import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
 import { type BagStock, bagStockSchema, type Settings, settingsSchema } from '#core/model/workshop'
 import { DyeRow, MixRow } from '../entities/dye.ts'
@@ -31,7 +34,6 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
   const icings = await em.find(IcingRow, present, byId)
   const dyes = await em.find(DyeRow, present, byId)
   const settings = await em.findOne(SettingsRow, SETTINGS_ID)
-  const calibrations = await loadCalibrations(em)
   const unreadable: Unreadable[] = []
   const documents = (rows: readonly { id: string; spec: object | null }[]) =>
     rows.map((row) => ({ id: row.id, document: row.spec }))
@@ -40,19 +42,30 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
     icings: readable('icing kind', documents(icings), icingKindSchema, unreadable),
   }
   const allIcings = [...catalogueIcings, ...own.icings]
+  const allFlowers = [...catalogueFlowers, ...own.flowers]
+  const allTips = readTips(tips, unreadable)
+  const allBags = readBags(bags, unreadable)
+  const known = readSettings(settings, unreadable)
+  const learnt = learn(
+    await loadRecords(em, known.setBack, unreadable),
+    { flowers: allFlowers, tips: allTips, icings: allIcings },
+    (icing) => timesOf(icing).bagMinutes,
+  )
+  const calibrations = Object.fromEntries(
+    [...learnt.grams].map(([id, { records, ...weight }]) => [id, { ...weight, weighings: records }]),
+  )
   return {
     workshop: {
-      tips: readTips(tips, unreadable),
-      flowers: [...catalogueFlowers, ...own.flowers].map((flower) => {
-        const learnt = calibrations[flower.id]
-        return learnt ? { ...flower, calibration: learnt.factor, spread: learnt.spread } : flower
-      }),
+      tips: allTips,
+      flowers: allFlowers.map((flower) => taughtFlower(flower, learnt)),
       icings: allIcings,
       dyes: await loadDyes(em, dyes, allIcings, unreadable),
-      bags: readBags(bags, unreadable),
-      settings: readSettings(settings, unreadable),
+      bags: allBags,
+      settings: known,
     },
     calibrations,
+    taught: { pace: Object.fromEntries(learnt.pace), spoiled: Object.fromEntries(learnt.spoiled) },
+    learnt: { figures: learnt.figures, aside: learnt.aside },
     versions: {
       settings: settings?.version ?? 0,
       tips: versionsOf(tips),
@@ -139,12 +152,22 @@ const lookSchema = z.object({
   observedHex: z.string().regex(/^#[0-9a-fA-F]{6}$/),
 })
 
-/** What every weighed flower has taught. */
-async function loadCalibrations(em: EntityManager): Promise<StoredWorkshop['calibrations']> {
-  const rows = await em.find(WeighingRow, {}, { orderBy: { at: 'asc' } })
-  const byFlower = new Map<string, WeighingRow[]>()
-  for (const row of rows) byFlower.set(row.flowerId, [...(byFlower.get(row.flowerId) ?? []), row])
-  return Object.fromEntries([...byFlower].map(([id, weighed]) => [id, calibrate(weighed)]))
+/** Everything that anything is learnt from. */
+async function loadRecords(
+  em: EntityManager,
+  setBack: Settings['setBack'],
+  unreadable: Unreadable[],
+): Promise<Records> {
+  const weighings = await em.find(WeighingRow, {}, { orderBy: { at: 'asc' } })
+  const rows = await em.execute<{ id: string; entry: object }[]>(
+    "select id, entry from log_entries order by entry->>'at', id",
+  )
+  const documents = rows.map((row) => ({ id: row.id, document: row.entry }))
+  return {
+    weighings: weighings.map((w) => ({ ...w, at: new Date(w.at).toISOString() })),
+    entries: readable('entry of the logbook', documents, logEntrySchema, unreadable),
+    setBack,
+  }
 }
 
 function versionsOf(rows: readonly { id: string; version: number }[]): Record<string, number> {

@@ -3,6 +3,7 @@ import type { LogHistory, Photograph, StoredLogEntry } from '#contract/log'
 import type { LogEntry } from '#core/model/logEntry'
 import { ApiError, api } from './api.ts'
 import type { Transport } from './documentSync.ts'
+import { reloadWorkshop } from './workshop.ts'
 
 const entryPath = (id: string) => `/log/${id}`
 const photographsPath = (id: string) => `/log/${id}/photographs`
@@ -35,9 +36,12 @@ export const useLog = (search: string) =>
     { keepPreviousData: true },
   )
 
-/** Every list of the logbook is read again. */
+/** Every list of the logbook is read again, and what is learnt from it. */
 const listsAgain = () =>
-  mutate((key) => typeof key === 'string' && (key === LIST || key.startsWith(`${LIST}?`)))
+  Promise.all([
+    mutate((key) => typeof key === 'string' && (key === LIST || key.startsWith(`${LIST}?`))),
+    reloadWorkshop(),
+  ])
 
 /** How an entry is stored. */
 export function logTransport(id: string): Transport<LogEntry> {

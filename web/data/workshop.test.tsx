@@ -27,6 +27,8 @@ function fakeServer() {
   const stored: StoredWorkshop = {
     workshop: { ...starterWorkshop, flowers: [...starterWorkshop.flowers, own('a'), own('b')] },
     calibrations: { b: { factor: 1.4, spread: 0.2, band: 0.1, weighings: 3 } },
+    taught: { pace: {}, spoiled: {} },
+    learnt: { figures: [], aside: [] },
     versions: { settings: 0, tips: {}, bags: {}, flowers: { a: 1, b: 1 }, icings: {}, dyes: {} },
     unreadable: [],
   }

@@ -47,6 +47,13 @@ async function andReload<T>(work: Promise<T>): Promise<T> {
 export const editSettings = (change: (settings: Settings) => Settings) =>
   editDocument('settings', 'bakery', change)
 
+/** Sets a learnt figure back: what is recorded until this moment does not count for it any more. */
+export async function setBackLearnt(key: string, moment: string): Promise<void> {
+  editSettings((settings) => ({ ...settings, setBack: { ...settings.setBack, [key]: moment } }))
+  await flushEdits()
+  await reloadWorkshop()
+}
+
 export const editTip = (id: string, change: (tip: OwnedTip) => OwnedTip) => editDocument('tip', id, change)
 
 export const editBag = (id: string, change: (bag: BagStock) => BagStock) => editDocument('bag', id, change)

@@ -73,9 +73,10 @@ const untaught = { log: 0, sd: 0, mixes: 0 }
 
 export const workshopDocuments: { [K in DocumentKind]: Definition<WorkshopDocuments[K]> } = {
   flower: listed<'flowers', Flower>('flowers', 'this flower', flowerSchema, {
-    withLearnt: (flower, { calibrations }) => {
-      const learnt = calibrations[flower.id]
-      return learnt ? { ...flower, calibration: learnt.factor, spread: learnt.spread } : flower
+    withLearnt: (flower, { calibrations, taught }) => {
+      const weight = calibrations[flower.id]
+      const taughtPace = { ...flower, pace: taught.pace[flower.id] ?? flower.pace }
+      return weight ? { ...taughtPace, calibration: weight.factor, spread: weight.spread } : taughtPace
     },
   }),
   icing: listed<'icings', IcingKind>('icings', 'this icing kind', icingKindSchema),

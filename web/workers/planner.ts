@@ -6,6 +6,7 @@ import type { Flower } from '#core/model/flower'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { Chances } from '#core/plan/chances'
+import type { Effect, Taught } from '#core/plan/effects'
 import type { Picture, Planned, Planner } from './planner.worker.ts'
 import { useLatest } from './useLatest.ts'
 
@@ -45,6 +46,19 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
     }
   }, [order, workshop])
   return planned
+}
+
+/** What learnt figures did to an order. */
+export function useEffects(
+  order: Order | undefined,
+  workshop: Workshop | undefined,
+  figures: readonly Taught[] | undefined,
+): Effect[] | undefined {
+  const ask = useMemo(
+    () => (order && workshop && figures ? () => planner(workshop).effects(order, figures) : null),
+    [order, workshop, figures],
+  )
+  return useLatest(ask).answer
 }
 
 /** An order made a thousand times, worked out anew whenever it changes; the last answer meanwhile. */

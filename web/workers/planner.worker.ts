@@ -14,6 +14,7 @@ import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { type Chances, chances } from '#core/plan/chances'
+import { type Effect, effectsOn, type Taught } from '#core/plan/effects'
 import { planOrder, UnplannableOrderError } from '#core/plan/index'
 
 export type Planned = { plan: Plan; faults: [] } | { plan: null; faults: Fault[] }
@@ -47,6 +48,8 @@ const planner = {
       throw error
     }
   },
+  /** What learnt figures did to an order. */
+  effects: (order: Order, figures: readonly Taught[]): Effect[] => effectsOn(order, known(), figures),
   /** The order made a thousand times. */
   chances: (order: Order): Chances => chances(order, known()),
   picture(flower: Flower, fitting: Fitting): Picture {

@@ -133,6 +133,7 @@ function complete(flower: FlowerInput & Pick<Flower, 'form' | 'setting' | 'nailM
     spread: 0.15,
     firmMinutes: null,
     calibration: 1,
+    pace: 1,
     source: 'catalogue',
     basedOn: null,
     ...flower,

@@ -1,18 +1,9 @@
 import { IconMessage2 } from '@tabler/icons-react'
 import { useState } from 'react'
+import { OTHERWISE } from '#core/bench/otherwise'
 import css from './Bench.module.css'
 
 /** What mostly comes out otherwise, one touch each. */
-const WAYS = [
-  'too soft',
-  'too stiff',
-  'too dark',
-  'too light',
-  'too large',
-  'too small',
-  'did not hold',
-  'looks better',
-]
 
 /** Something came out otherwise than planned: by one touch, or in a few words. */
 export function Otherwise({ noted, tell }: { noted: number; tell: (words: string) => void }) {
@@ -32,7 +23,7 @@ export function Otherwise({ noted, tell }: { noted: number; tell: (words: string
         <section className={`${css.choice} ${css.tablet}`} aria-label="Came out otherwise">
           <h2>It came out otherwise</h2>
           <div className={css.ways4}>
-            {WAYS.map((words) => (
+            {OTHERWISE.map((words) => (
               <button key={words} type="button" className={css.act} onClick={() => say(words)}>
                 {words}
               </button>

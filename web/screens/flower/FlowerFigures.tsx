@@ -25,7 +25,7 @@ export function FlowerFigures(props: {
   const learnt = useWorkshop().calibrations?.[flower.id]
   const [weighing, setWeighing] = useState(false)
   const sure = learnt
-    ? `weighed ${counted(learnt.weighings, 'time')}: give or take ${Math.round(100 * learnt.band)} %`
+    ? `${learnt.weighings > 0 ? `weighed ${counted(learnt.weighings, 'time')}` : 'told by other flowers of these hands'}: give or take ${Math.round(100 * learnt.band)} %`
     : 'not weighed yet: give or take 30 %'
   // a change of factor shows at once, before the draft has been told
   const factor = learnt ? learnt.factor / flower.calibration : 1

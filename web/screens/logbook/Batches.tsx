@@ -1,13 +1,21 @@
-import { Button } from '@mantine/core'
+import { Button, Select } from '@mantine/core'
+import { z } from 'zod'
+import { stiffnesses } from '#core/common'
+import { dropsOf, dropsText } from '#core/logbook/drops'
 import { type LogEntry, loggedBatchSchema } from '#core/model/logEntry'
 import { Card } from '../../parts/Card.tsx'
 import { OptionalNumberField } from '../../parts/NumberField.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { Empty } from '../../parts/states.tsx'
+import { TextField } from '../../parts/TextField.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import { at } from './at.ts'
 import type { Edit } from './Entry.tsx'
 import css from './Logbook.module.css'
+
+const dropsSchema = z
+  .string()
+  .refine((text) => dropsOf(text) !== null, 'Each dye and its drops, with commas between: red 12, brown 3.')
 
 /** The bowls of an entry: what was planned and left, and which ran short. */
 export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
@@ -22,8 +30,10 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
           <tr>
             <th>colour</th>
             <th>stiffness</th>
+            <th>piped at</th>
             <th>planned</th>
             <th>left</th>
+            <th>drops as added</th>
             <th>ran short</th>
           </tr>
         </thead>
@@ -34,6 +44,21 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                 <Dab hex={b.hex} /> {b.colour}
               </td>
               <td>{b.stiffness}</td>
+              <td>
+                <Select
+                  aria-label={`Stiffness that ${b.colour}, ${b.stiffness}, was piped at`}
+                  w={120}
+                  placeholder="as planned"
+                  clearable
+                  data={[...stiffnesses]}
+                  value={b.stiffnessUsed}
+                  onChange={(v) =>
+                    change(i, `stiffness of ${b.colour}`, {
+                      stiffnessUsed: v as LogEntry['batches'][number]['stiffness'] | null,
+                    })
+                  }
+                />
+              </td>
               <td>{weight(b.plannedGrams)}</td>
               <td>
                 <OptionalNumberField
@@ -47,6 +72,17 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                   onChange={(leftGrams) => change(i, `left of ${b.colour}`, { leftGrams, estimated: false })}
                 />
                 {b.estimated && <span className="quiet">by eye</span>}
+              </td>
+              <td>
+                <TextField
+                  label={`Drops in ${b.colour}, ${b.stiffness}`}
+                  hideLabel
+                  placeholder="red 12, brown 3"
+                  width={170}
+                  value={dropsText(b.drops)}
+                  schema={dropsSchema}
+                  onChange={(text) => change(i, `drops in ${b.colour}`, { drops: dropsOf(text) ?? [] })}
+                />
               </td>
               <td>
                 <Button

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { z } from 'zod'
 import { summaryOf } from '#core/logbook/summary'
 import { type LogEntry, logEntrySchema } from '#core/model/logEntry'
 import { formatMinutes } from '#core/units'
@@ -17,6 +18,17 @@ import css from './Logbook.module.css'
 /** Changes an entry under a name and a key to undo it by. */
 export type Edit = (label: string, change: (entry: LogEntry) => LogEntry, key?: string) => void
 
+const faultsOf = (text: string) =>
+  text
+    .split(',')
+    .map((f) => f.trim())
+    .filter(Boolean)
+const faultsText = z
+  .string()
+  .refine(
+    (text) => logEntrySchema.shape.faults.unwrap().safeParse(faultsOf(text)).success,
+    'At most 100 words, of 200 characters each, with commas between.',
+  )
 const remark = logEntrySchema.shape.remarks.element
 
 /** Planned against done: hands, icing, flowers, and what was noted. */
@@ -70,6 +82,13 @@ export function Entry({ entry, edit, part }: { entry: LogEntry; edit: Edit; part
             value={entry.people.join(', ')}
             schema={peopleSchema}
             onChange={(names) => set('by', { people: peopleOf(names) })}
+          />
+          <TextField
+            label="Seen to go wrong, with commas between"
+            placeholder="too soft, tails, torn edges"
+            value={entry.faults.join(', ')}
+            schema={faultsText}
+            onChange={(text) => set('seen to go wrong', { faults: faultsOf(text) })}
           />
           <TextField
             label="A word about it"

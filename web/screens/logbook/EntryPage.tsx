@@ -84,7 +84,12 @@ function Editing({ stored, part }: { stored: StoredLogEntry; part: string }) {
           </>
         }
       />
-      <Entry entry={entry} edit={edit} part={part} />
+      <Entry
+        entry={entry}
+        // whoever corrects a figure has looked at all of them
+        edit={(label, change, key) => edit(label, (e) => ({ ...change(e), counted: true }), key)}
+        part={part}
+      />
     </>
   )
 }

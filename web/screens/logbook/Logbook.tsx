@@ -25,6 +25,8 @@ const PARTS = [
   { to: '/logbook/over/flowers', end: true, name: 'Flowers' },
   { to: '/logbook/over/colours', end: true, name: 'Colours' },
   { to: '/logbook/over/people', end: true, name: 'People' },
+  { to: '/logbook/over/learnt', end: true, name: 'Learnt' },
+  { to: '/logbook/over/promises', end: true, name: 'Promises' },
 ]
 
 /** Orders as they were made: planned against done, from the bench or typed by hand. */
@@ -96,7 +98,7 @@ export function Logbook() {
       />
       <PartLinks label="Parts of the logbook" parts={PARTS} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
-      {rows.length === 0 ? (
+      {rows.length === 0 && over !== 'learnt' ? (
         <Empty title={search ? 'Nothing is found' : 'Nothing is written yet'}>
           {search
             ? 'Try fewer or other words.'

@@ -5,11 +5,15 @@ import { Card } from '../../parts/Card.tsx'
 import { DataTable } from '../../parts/DataTable.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { useWeight } from '../../parts/weight.tsx'
+import { Learnt } from './learnt/Learnt.tsx'
+import { Promises } from './learnt/Promises.tsx'
 
 const percent = (share: number | null) => (share === null ? '–' : `${Math.round(100 * share)} %`)
 
 /** What the logbook says over all orders that are shown: of each flower, each colour, each person. */
 export function Over({ of, entries }: { of: string; entries: readonly LogEntry[] }) {
+  if (of === 'learnt') return <Learnt />
+  if (of === 'promises') return <Promises entries={entries} />
   return (
     <Card>
       {of === 'flowers' ? (

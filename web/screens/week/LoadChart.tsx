@@ -1,15 +1,8 @@
 import type { ApexOptions } from 'apexcharts'
-import { lazy, Suspense, useMemo } from 'react'
+import { useMemo } from 'react'
 import type { DayLoad } from '#core/timeline/load'
 import { formatMinutes } from '#core/units'
-import { useWorkshop } from '../../data/workshop.ts'
-
-// the package is of the older kind of module: what it exports lies in what is imported
-const Chart = lazy(async () => {
-  const module = (await import('react-apexcharts')) as unknown as { default: unknown }
-  const inner = module.default as { default?: unknown }
-  return { default: (inner.default ?? inner) as typeof import('react-apexcharts').default }
-})
+import { Chart, useInk } from '../../parts/Chart.tsx'
 
 const HEIGHT = 210
 /** Orders are told apart by their grey and by the legend; no more are than eyes can. */
@@ -23,7 +16,7 @@ export function LoadChart(props: {
   dayName: (day: number) => string
 }) {
   const { loads, titleOf, dayName } = props
-  const dark = useWorkshop().workshop?.settings.theme === 'dark'
+  const { dark, text: ink, paper } = useInk()
   const ids = useMemo(() => [...new Set(loads.flatMap((l) => l.byOrder.map((o) => o.orderId)))], [loads])
   const series = [
     ...ids.map((id) => ({
@@ -33,23 +26,13 @@ export function LoadChart(props: {
     })),
     { name: 'Hands there are', type: 'line', data: loads.map((l) => hours(l.openMinutes)) },
   ]
-  const ink = dark ? '#f1f1f1' : '#191919'
   const options: ApexOptions = {
-    chart: {
-      ...{
-        stacked: true,
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        animations: { enabled: false },
-      },
-      fontFamily: 'inherit',
-      foreColor: dark ? '#b0b0b0' : '#606060',
-    },
+    chart: { stacked: true },
     colors: [...ids.map((_, i) => (dark ? GREYS_DARK : GREYS)[i % GREYS.length]!), ink],
     stroke: {
       width: [...ids.map(() => 1), 2],
       curve: 'stepline',
-      colors: [...ids.map(() => (dark ? '#262626' : '#ffffff')), ink],
+      colors: [...ids.map(() => paper), ink],
     },
     fill: { opacity: 1 },
     plotOptions: { bar: { columnWidth: '62%' } },
@@ -59,12 +42,8 @@ export function LoadChart(props: {
       axisTicks: { show: false },
     },
     yaxis: { title: { text: 'hours of hands' }, decimalsInFloat: 0, min: 0, forceNiceScale: true },
-    tooltip: {
-      y: { formatter: (value) => formatMinutes((value ?? 0) * 60) },
-      theme: dark ? 'dark' : 'light',
-    },
+    tooltip: { y: { formatter: (value) => formatMinutes((value ?? 0) * 60) } },
     legend: { position: 'bottom', itemMargin: { horizontal: 8 } },
-    grid: { borderColor: dark ? '#3c3c3c' : '#e2e2e2', padding: { left: 4, right: 4 } },
   }
   const said = loads
     .map(
@@ -73,11 +52,7 @@ export function LoadChart(props: {
     )
     .join('; ')
   return (
-    <div role="img" aria-label={`Load per day: ${said}`} style={{ minHeight: HEIGHT }}>
-      <Suspense fallback={null}>
-        <Chart type="line" height={HEIGHT} series={series} options={options} />
-      </Suspense>
-    </div>
+    <Chart said={`Load per day: ${said}`} type="line" height={HEIGHT} series={series} options={options} />
   )
 }
 
