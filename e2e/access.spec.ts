@@ -13,6 +13,7 @@ const screens = {
   bags: '/orders/observatory/bags',
   icing: '/orders/observatory/icing',
   mixing: '/orders/observatory/icing?half=mixing',
+  'whether it lasts': '/orders/observatory/icing?half=chances',
   'the bowl': '/orders/observatory/bowl',
   drawer: '/drawer',
   'bag shelf': '/drawer?shelf=bags',
@@ -21,6 +22,8 @@ const screens = {
   'bench day': '/day',
   timeline: '/orders/observatory/timeline',
   logbook: '/logbook',
+  learnt: '/logbook/over/learnt',
+  promises: '/logbook/over/promises',
   'what goes wrong': '/wrong',
   'start of work': '/orders/observatory/bench',
   prints: '/orders/observatory/bench/prints/quote',
@@ -31,6 +34,7 @@ const screens = {
   deleted: '/deleted',
   'a wrong address': '/nowhere',
   flower: '/flowers/hellebore',
+  'a flower being piped': '/flowers/hellebore/piped/petals?beside=wrong',
   // last: its ninety pictures would be meshed while other screens are waited for
   flowers: '/flowers',
 }

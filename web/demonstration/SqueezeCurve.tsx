@@ -65,7 +65,7 @@ export function SqueezeCurve(props: {
         })}
       </div>
       <Slider
-        aria-label="Time in this stroke"
+        thumbLabel="Time in this stroke"
         className={css.slider}
         min={0}
         max={Math.round(whole / FINE_S) * FINE_S}

@@ -1,3 +1,4 @@
+import { WEIGHED_TOGETHER } from '#core/bench/wrapUp'
 import { type LogEntry, loggedFlowerSchema } from '#core/model/logEntry'
 import { Card } from '../../parts/Card.tsx'
 import { NumberField, OptionalNumberField } from '../../parts/NumberField.tsx'
@@ -12,6 +13,7 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
   const change = (i: number, label: string, part: Partial<LogEntry['flowers'][number]>) =>
     edit(label, (e) => ({ ...e, flowers: at(e.flowers, i, part) }), `${label} ${i}`)
   const { piped, spoiled, minutes } = loggedFlowerSchema.shape
+  const weighed = loggedFlowerSchema.shape.weighed.unwrap().unwrap()
   return (
     <Card title="Flowers">
       <table className={css.table}>
@@ -23,6 +25,7 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
             <th>piped</th>
             <th>spoiled</th>
             <th>minutes</th>
+            <th>weighed together</th>
           </tr>
         </thead>
         <tbody>
@@ -63,6 +66,37 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                     schema={minutes.unwrap()}
                     onChange={(value) => change(i, `minutes ${f.name}`, { minutes: value })}
                   />
+                </td>
+                <td>
+                  <span className={css.weighed}>
+                    <OptionalNumberField
+                      label={`Weighed together: ${of}`}
+                      hideLabel
+                      width={70}
+                      value={f.weighed?.count ?? null}
+                      schema={weighed.shape.count}
+                      onChange={(count) =>
+                        change(i, `weighed ${f.name}`, {
+                          weighed: count === null ? null : { count, grams: f.weighed?.grams ?? 0 },
+                        })
+                      }
+                    />
+                    <OptionalNumberField
+                      label={`Their weight: ${of}`}
+                      hideLabel
+                      unit="g"
+                      width={100}
+                      decimals={1}
+                      value={f.weighed?.grams ?? null}
+                      schema={weighed.shape.grams}
+                      onChange={(grams) =>
+                        change(i, `weighed ${f.name}`, {
+                          weighed:
+                            grams === null ? null : { count: f.weighed?.count ?? WEIGHED_TOGETHER, grams },
+                        })
+                      }
+                    />
+                  </span>
                 </td>
               </tr>
             )

@@ -12,7 +12,7 @@ const percent = (share: number | null) => (share === null ? '–' : `${Math.roun
 
 /** What the logbook says over all orders that are shown: of each flower, each colour, each person. */
 export function Over({ of, entries }: { of: string; entries: readonly LogEntry[] }) {
-  if (of === 'learnt') return <Learnt />
+  if (of === 'learnt') return <Learnt entries={entries} />
   if (of === 'promises') return <Promises entries={entries} />
   return (
     <Card>

@@ -3,6 +3,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import useSWR from 'swr'
 import type { LearntFigure } from '#core/logbook/learn/index'
+import type { LogEntry } from '#core/model/logEntry'
 import type { Order } from '#core/model/order'
 import type { Effect } from '#core/plan/effects'
 import { type StrokeKind, strokeDefinition, strokes } from '#core/strokes/index'
@@ -33,13 +34,15 @@ const groups: { kinds: LearntFigure['kind'][]; title: string; about: string }[] 
 ]
 
 /** Every figure that records have taught: where it began, where it is, and what it did to the next order. */
-export function Learnt() {
+export function Learnt({ entries }: { entries: readonly LogEntry[] }) {
   const { stored, workshop } = useWorkshop()
   const next = useNextOrder()
   const figures = stored?.learnt.figures
   const effects = useEffects(next, workshop, figures)
   const weight = useWeight()
   const of = useMemo(() => new Map((effects ?? []).map((e) => [`${e.kind} ${e.key}`, e])), [effects])
+  // an entry may be dated by its collection, which is still to come
+  const until = entries.reduce((last, e) => (e.at > last ? e.at : last), localMoment(new Date()))
   if (!figures) return null
   if (figures.length === 0)
     return (
@@ -102,7 +105,7 @@ export function Learnt() {
                   key: 'back',
                   name: '',
                   value: () => '',
-                  show: (f) => <Back figure={f} />,
+                  show: (f) => <Back figure={f} until={until} />,
                 },
               ]}
             />
@@ -122,7 +125,7 @@ function useNextOrder(): Order | undefined {
 }
 
 /** Sets a figure back, or takes over one that only people take over. */
-function Back({ figure }: { figure: LearntFigure }) {
+function Back({ figure, until }: { figure: LearntFigure; until: string }) {
   const { workshop } = useWorkshop()
   const icing =
     figure.kind === 'open' ? workshop?.icings.find((i) => figure.key === `open ${i.id}`) : undefined
@@ -146,7 +149,7 @@ function Back({ figure }: { figure: LearntFigure }) {
         size="compact-sm"
         onClick={async () => {
           const done = await attempt(async () => {
-            await setBackLearnt(figure.key, localMoment(new Date()))
+            await setBackLearnt(figure.key, until)
             return true
           })
           if (done) tell(`${nameOf(figure)} is back at its start; what is recorded from now on counts.`)

@@ -50,6 +50,7 @@ export function Scatter(props: {
           markers: { size: [6, 0, 0, 0], strokeColors: ink.paper },
           xaxis: {
             type: 'numeric',
+            tickAmount: 6,
             min: 0,
             max: Math.round(most),
             title: { text: `expected, ${unit}` },

@@ -1,0 +1,101 @@
+import { expect, test } from './bakery.ts'
+
+/** How it is done, what it looks like when it goes wrong, and what a day at the bench teaches. */
+
+test('a row of a rose is watched, gone through by hand, and seen with the other hand; a look leads to its cause', async ({
+  page,
+}) => {
+  await page.goto('/flowers/rose')
+  await page.getByRole('link', { name: 'See it piped' }).click()
+  await page.getByText('Row of 5', { exact: true }).first().click()
+  await expect(
+    page.getByRole('heading', { name: 'Lean it 10° out; start 3 mm up; a third of a turn of the nail.' }),
+  ).toBeVisible()
+  await expect(page.getByText('Row of 5, 1 of 5: touch down')).toBeVisible()
+
+  // every row is a lesson of its own
+  const rows = page.getByRole('row')
+  await expect(rows.filter({ hasText: 'Row of 8' })).toContainText('46°')
+  await expect(rows.filter({ hasText: 'Row of 7' })).toContainText('28°')
+
+  // stop by stop, then by the slider, then to the next petal
+  await page.getByRole('button', { name: 'swell ›' }).click()
+  await expect(page.getByText(/squeeze until the icing comes/)).toBeVisible()
+  await page.getByRole('button', { name: 'over ›' }).click()
+  const time = page.getByRole('slider', { name: 'Time in this stroke' })
+  await time.focus()
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight')
+  await expect(page.getByText('Row of 5, 1 of 5: go on as you squeeze')).toBeVisible()
+  await expect(page.getByText(/nail turns against the clock: [1-9]\d*° of 124°/)).toBeVisible()
+  await page.getByRole('button', { name: 'The next stroke' }).click()
+  await expect(page.getByText('Row of 5, 2 of 5: touch down')).toBeVisible()
+
+  // played, it goes on by itself
+  await page.getByRole('button', { name: 'Play' }).click()
+  await expect(page.getByText(/Row of 5, 2 of 5: (go on as you squeeze|let go of the squeeze)/)).toBeVisible()
+  await page.getByRole('button', { name: 'Pause' }).click()
+
+  // a left hand: the bag from the other side, the nail the other way round
+  await expect(page.getByText('bag, 4 o’clock')).toBeVisible()
+  await page.getByText('left hand', { exact: true }).click()
+  await expect(page.getByText('bag, 8 o’clock')).toBeVisible()
+  await expect(page.getByText(/nail turns with the clock/)).toBeVisible()
+
+  await page.getByText('When it looks wrong').click()
+  await page.getByRole('button', { name: /^Droops, lies flat/ }).click()
+  await page.getByRole('button', { name: 'No', exact: true }).click()
+  await expect(page.getByText('Mix it a step stiffer, without liquid.')).toBeVisible()
+  await page.getByRole('button', { name: 'All the looks' }).click()
+  await page.getByRole('button', { name: /^Shut like a bud/ }).click()
+  await expect(page.getByText('Lean the bag further out with every row.')).toBeVisible()
+  await expect(page.getByText('Buds and half-open flowers are piped so.')).toBeVisible()
+})
+
+test('what was weighed and timed in one order changes the next, is said, and is set back', async ({
+  page,
+  bakery,
+}) => {
+  const grams = async () => {
+    await page.goto(`${bakery}/orders/reading-room/brief`)
+    const figure = page.getByText('to mix', { exact: true }).locator('xpath=following-sibling::dd[1]')
+    await expect(figure).toHaveText(/\d+ g/)
+    return Number((await figure.textContent())!.replace(/[^\d]/g, ''))
+  }
+  const before = await grams()
+  await page.goto(`${bakery}/logbook`)
+  await page.getByRole('button', { name: 'Write by hand…' }).click()
+  await page.getByRole('menuitem', { name: 'Reading-room tea' }).click()
+  await expect(page.getByRole('heading', { name: 'Reading-room tea', level: 1 })).toBeVisible()
+  await page.getByRole('link', { name: 'Flowers', exact: true }).last().click()
+  // half as heavy again as the shapes alone would be: nobody's typing mistake
+  const log: { entry: { flowers: { eachGrams: number }[] } }[] = await (
+    await page.request.get(`${bakery}/api/log`)
+  ).json()
+  await page
+    .getByLabel(/^Their weight: /)
+    .first()
+    .fill((5 * 1.5 * log[0]!.entry.flowers[0]!.eachGrams).toFixed(1))
+  await expect(page.getByLabel(/^Weighed together: /).first()).toHaveValue('5')
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible()
+
+  await page.goto(`${bakery}/logbook/over/learnt`)
+  const learnt = page.getByRole('region', { name: /^Grams: / })
+  await expect(learnt).toContainText('All hands together')
+  await expect(page.getByText(/^What it did to “Reading-room tea”$/)).toBeVisible()
+  await expect(learnt.getByText(/ (more|less)/).first()).toBeVisible()
+  expect(await grams()).not.toBe(before)
+
+  // the promise, in the open: a thousand such orders
+  await page.getByRole('link', { name: 'A thousand such orders, as dots' }).click()
+  await expect(page.getByRole('img', { name: /run short; the others have up to/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /Anything at all/ })).toContainText(/1 in \d|hardly ever|in 10/)
+
+  await page.goto(`${bakery}/logbook/over/learnt`)
+  const back = page.getByRole('button', { name: 'Set back' })
+  await expect(back.first()).toBeVisible()
+  for (let left = await back.count(); left > 0; left = await back.count()) {
+    await back.first().click()
+    await expect(back).not.toHaveCount(left)
+  }
+  expect(await grams()).toBe(before)
+})
