@@ -16,7 +16,17 @@ export interface Timed extends Named {
 
 /** Something measured that is not a time. */
 export interface Measured extends Named {
-  unit: 'percent' | 'CIEDE2000' | 'layers' | 'bags' | 'minutes' | 'milliseconds' | 'mm' | 'mm2' | 'faults'
+  unit:
+    | 'percent'
+    | 'percentage points'
+    | 'CIEDE2000'
+    | 'layers'
+    | 'bags'
+    | 'minutes'
+    | 'milliseconds'
+    | 'mm'
+    | 'mm2'
+    | 'faults'
   measure(): number
 }
 

@@ -5,6 +5,7 @@ import { chainBroken } from './chainBroken.ts'
 import { colourBenchmarks } from './colour.ts'
 import { fewerBenchmarks, fewerTips } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
+import { learningBenchmarks } from './learning.ts'
 import { pileBenchmarks } from './piles.ts'
 import { placingBenchmarks } from './placing.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
@@ -33,6 +34,7 @@ const quick: Benchmark[] = [
   ...pileBenchmarks,
   ...placingBenchmarks,
   ...timelineBenchmarks,
+  ...learningBenchmarks(demo.order, workshop),
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

@@ -15,26 +15,26 @@ const views = {
   bags: '/orders/observatory/bags',
   icing: '/orders/observatory/icing',
   prints: '/orders/observatory/bench/prints/bagLabels',
-  bowl: '/orders/observatory/bowl?colour=dusk',
+  chances: '/orders/observatory/icing?half=chances',
   week: '/week',
   timeline: '/orders/observatory/timeline',
   lighter: '/orders/observatory/timeline/lighter',
   flowers: '/flowers',
   drawer: '/drawer',
   place: '/orders/observatory/pieces/place/tier-lower',
-  bouquet: '/orders/keeper/pieces/place/bouquet',
+  piped: '/flowers/rose/piped/row-of-7',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
 const waits = {
   flowers: 16000,
   colours: 5000,
   prints: 5000,
-  bowl: 4000,
+  chances: 6000,
   week: 6000,
   timeline: 7000,
   lighter: 14000,
   place: 14000,
-  bouquet: 16000,
+  piped: 4000,
 }
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')
@@ -66,6 +66,13 @@ for (const [name, path] of Object.entries(views)) {
   await page.waitForFunction(() => !/^(Fetching|Working out)/m.test(document.body.innerText), null, {
     timeout: 120_000,
   })
+  if (name === 'piped') {
+    // a petal half laid
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'The next stroke' }).click()
+    await page.getByRole('slider').first().focus()
+    for (let i = 0; i < 112; i++) await page.keyboard.press('ArrowRight')
+    await page.waitForTimeout(600)
+  }
   await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
   console.log(name)
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../random.ts'
 import { normalQuantile, normalsAt, SOBOL_PLACES, sharesAt } from './draws.ts'
 import { type Cell, type Lot, needsOf } from './needs.ts'
 import { chancesOf, lastingOf, multiplesFor, scopes } from './promise.ts'
-import { RATE_STRENGTH, spoiledAt, spoiledShares } from './spoiled.ts'
+import { spoiledAt, spoiledShares } from './spoiled.ts'
+import { thrown } from './testing.ts'
 
 const cell = (colourId: string, softness = 0, icingKindId = 'butter'): Cell => ({
   colourId,
@@ -36,72 +36,6 @@ const LOTS = [
   lot('leaf', [[4, 30]], { wanted: 80, spares: 2, spoilRate: 0.02, spread: 0.1 }),
 ]
 
-/** Orders thrown one by one, with nothing of what is checked but the story itself: the independent count. */
-function thrown(
-  multiples: readonly number[],
-  strays: Float64Array,
-  colours: readonly string[],
-  times: number,
-) {
-  const random = seeded(4711)
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-  // Marsaglia and Tsang's gamma deviates; a beta is a ratio of two
-  const gamma = (k: number): number => {
-    if (k < 1) return gamma(k + 1) * (1 - random()) ** (1 / k)
-    const d = k - 1 / 3
-    for (;;) {
-      const x = normal()
-      const v = (1 + x / Math.sqrt(9 * d)) ** 3
-      if (v > 0 && Math.log(1 - random()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v
-    }
-  }
-  const have = CELLS.map((c, at) => {
-    const planned = LOTS.flatMap((l) =>
-      l.parts.map((p) =>
-        p.cell !== at
-          ? 0
-          : l.wanted > 0
-            ? (p.grams / l.wanted) * (l.wanted + l.spares + l.practice)
-            : p.grams,
-      ),
-    )
-    return planned.reduce((x, y) => x + y, 0) + multiples[colours.indexOf(c.colourId)]! * strays[at]!
-  })
-  const short = new Map<string, number>()
-  let any = 0
-  for (let t = 0; t < times; t++) {
-    const day = normal()
-    const need = CELLS.map(() => 0)
-    for (const l of LOTS) {
-      const hand = l.byHand ? 0.06 : 0
-      const weight = Math.exp(hand * day + Math.sqrt(l.spread ** 2 - hand ** 2) * normal())
-      let spoiled = 0
-      if (l.wanted > 0) {
-        const x = gamma(l.spoilRate * RATE_STRENGTH)
-        const rate = x / (x + gamma((1 - l.spoilRate) * RATE_STRENGTH))
-        for (let good = 0; good < l.wanted; )
-          if (random() < rate) spoiled++
-          else good++
-      }
-      for (const p of l.parts)
-        need[p.cell]! +=
-          weight * (l.wanted > 0 ? (p.grams / l.wanted) * (l.wanted + spoiled + l.practice) : p.grams)
-    }
-    const lacking = new Set<string>()
-    for (const colour of colours) {
-      let left = 0
-      for (const [at, c] of CELLS.entries()) {
-        if (c.colourId !== colour) continue
-        left += have[at]! - need[at]!
-        if (left < 0) lacking.add(colour)
-      }
-    }
-    for (const colour of lacking) short.set(colour, (short.get(colour) ?? 0) + 1)
-    if (lacking.size > 0) any++
-  }
-  return { colours: colours.map((c) => (short.get(c) ?? 0) / times), order: any / times }
-}
-
 describe('a promise', () => {
   const lasting = lastingOf(CELLS, needsOf(LOTS, CELLS.length))
   const THROWN = 20_000
@@ -111,7 +45,7 @@ describe('a promise', () => {
     (scope, chance) => {
       const multiples = multiplesFor(lasting, scope, chance)
       const said = chancesOf(lasting, multiples)
-      const found = thrown(multiples, lasting.strays, lasting.colourIds, THROWN)
+      const found = thrown(CELLS, LOTS, multiples, lasting.strays, lasting.colourIds, THROWN)
       said.colours.forEach((p, c) => {
         expect(Math.abs(found.colours[c]! - p), `colour ${c}`).toBeLessThan(band(p))
         if (scope === 'colour') expect(p).toBeLessThanOrEqual(chance)
