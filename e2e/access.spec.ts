@@ -137,6 +137,7 @@ test('axe finds nothing on any screen, and the browser says which one it is', as
     'Deleted · Kanten',
     'There is nothing at this address · Kanten',
     'Hellebore · Kanten',
+    'Hellebore, see it piped · Kanten',
     'Flowers · Kanten',
   ])
 })

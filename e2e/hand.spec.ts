@@ -68,7 +68,7 @@ test('what was weighed and timed in one order changes the next, is said, and is 
   await expect(page.getByRole('heading', { name: 'Reading-room tea', level: 1 })).toBeVisible()
   await page.getByRole('link', { name: 'Flowers', exact: true }).last().click()
   // half as heavy again as the shapes alone would be: nobody's typing mistake
-  const log: { entry: { flowers: { eachGrams: number }[] } }[] = await (
+  const log: { entry: { id: string; flowers: { eachGrams: number }[] } }[] = await (
     await page.request.get(`${bakery}/api/log`)
   ).json()
   await page
@@ -98,4 +98,12 @@ test('what was weighed and timed in one order changes the next, is said, and is 
     await expect(back).not.toHaveCount(left)
   }
   expect(await grams()).toBe(before)
+
+  // what other journeys weigh afterwards is theirs
+  await page.request.delete(`${bakery}/api/log/${log[0]!.entry.id}`)
+  const { workshop, versions } = await (await page.request.get(`${bakery}/api/workshop`)).json()
+  await page.request.put(`${bakery}/api/settings`, {
+    headers: { 'If-Match': `"${versions.settings}"` },
+    data: { ...workshop.settings, setBack: {} },
+  })
 })

@@ -104,8 +104,13 @@ export const settingsSchema = z.object({
   pantry: z.record(z.string().min(1).max(80), z.number().min(0).max(1000000)),
   couplersStandard: z.number().int().min(0).max(999),
   couplersLarge: z.number().int().min(0).max(999),
-  /** Learnt figures that were set back, by key, and when (local moment): what was recorded until then does not count for them. */
-  setBack: z.record(z.string().max(200), z.string().max(40)).default({}),
+  /** Learnt figures that were set back, by key: what was recorded until then does not count for them, nor what is dated later and was there already. */
+  setBack: z
+    .record(
+      z.string().max(200),
+      z.object({ until: z.string().max(40), besides: z.array(idSchema).max(5000) }),
+    )
+    .default({}),
   /** Who works when, and what there is room for. */
   day: daySettingsSchema.default(daySettingsSchema.parse({})),
 })

@@ -78,14 +78,18 @@ export function chancesOf(
   { times }: Lasting,
   multiples: readonly number[],
 ): { colours: number[]; order: number } {
+  const lacking = new Uint8Array(IMAGINED)
   const colours = times.map((row, c) => {
+    const most = multiples[c]! + HAIR
     let short = 0
-    for (const t of row) if (t > multiples[c]! + HAIR) short++
+    for (let i = 0; i < IMAGINED; i++)
+      if (row[i]! > most) {
+        short++
+        lacking[i] = 1
+      }
     return short / IMAGINED
   })
-  let any = 0
-  for (let i = 0; i < IMAGINED; i++) if (times.some((row, c) => row[i]! > multiples[c]! + HAIR)) any++
-  return { colours, order: any / IMAGINED }
+  return { colours, order: lacking.reduce((sum, one) => sum + one, 0) / IMAGINED }
 }
 
 /** The value that a share of all does not go over, by Hoare's selection. */

@@ -3,6 +3,7 @@ import useSWR, { mutate } from 'swr'
 import type { StoredWorkshop, TipCount } from '#contract/workshop'
 import type { Flower } from '#core/model/flower'
 import type { IcingKind } from '#core/model/icing'
+import type { LogEntry } from '#core/model/logEntry'
 import type { OwnedTip, Tip } from '#core/model/tip'
 import type { BagStock, Settings } from '#core/model/workshop'
 import { api } from './api.ts'
@@ -47,9 +48,14 @@ async function andReload<T>(work: Promise<T>): Promise<T> {
 export const editSettings = (change: (settings: Settings) => Settings) =>
   editDocument('settings', 'bakery', change)
 
-/** Sets a learnt figure back: what is recorded until this moment does not count for it any more. */
-export async function setBackLearnt(key: string, moment: string): Promise<void> {
-  editSettings((settings) => ({ ...settings, setBack: { ...settings.setBack, [key]: moment } }))
+/** Sets a learnt figure back: what is recorded by now, and entries that are dated later, do not count for it any more. */
+export async function setBackLearnt(key: string, entries: readonly LogEntry[]): Promise<void> {
+  const now = new Date()
+  const besides = entries.filter((e) => new Date(e.at) > now).map((e) => e.id)
+  editSettings((settings) => ({
+    ...settings,
+    setBack: { ...settings.setBack, [key]: { until: now.toISOString(), besides } },
+  }))
   await flushEdits()
   await reloadWorkshop()
 }

@@ -131,12 +131,20 @@ describe('a weighing', () => {
   })
   it('that is set back counts no more; one that comes later does', () => {
     const weighings = weighed(1.4, 1.4, 1.4)
-    const after = taught({ weighings, setBack: { 'grams flower rose': dayAt(2) } })
+    const after = taught({ weighings, setBack: { 'grams flower rose': { until: dayAt(2), besides: [] } } })
     expect(after.grams.get('rose')).toBeUndefined()
     expect(after.figures.some((f) => f.key === 'grams flower rose')).toBe(false)
     const later = [...weighings, { ...weighings[0]!, id: 'w9', at: dayAt(9), grams: 80 }]
-    const again = taught({ weighings: later, setBack: { 'grams flower rose': dayAt(2) } })
+    const again = taught({
+      weighings: later,
+      setBack: { 'grams flower rose': { until: dayAt(2), besides: [] } },
+    })
     expect(again.figures.find((f) => f.key === 'grams flower rose')!.records).toBe(1)
+    const besides = taught({
+      weighings: later,
+      setBack: { 'grams flower rose': { until: dayAt(2), besides: ['w9'] } },
+    })
+    expect(besides.figures.some((f) => f.key === 'grams flower rose')).toBe(false)
   })
 })
 

@@ -1,4 +1,4 @@
-import { agedBy, dayOf, type Records } from './records.ts'
+import { agedBy, counts, dayOf, type Records } from './records.ts'
 
 /** How far an icing's open time is off at the start, and how far one bag's strays from another's, as logs. */
 const PRIOR_STRAY = 0.35
@@ -17,9 +17,9 @@ export function openTimes(
 ): Map<string, { start: number; now: number; records: number }> {
   const aged = agedBy(records)
   const answers = new Map<string, { minutes: number; good: boolean; weight: number }[]>()
-  for (const { opened, at } of records.entries)
+  for (const { id, opened, at } of records.entries)
     for (const { icingKindId, minutes, good } of opened) {
-      if (minutes <= 0 || at <= (records.setBack[`open ${icingKindId}`] ?? '')) continue
+      if (minutes <= 0 || !counts(records, `open ${icingKindId}`, { id, at })) continue
       const own = answers.get(icingKindId) ?? []
       own.push({ minutes, good, weight: aged(dayOf(at)) })
       answers.set(icingKindId, own)

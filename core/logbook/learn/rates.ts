@@ -1,5 +1,5 @@
 import type { Records } from './records.ts'
-import { agedBy, dayOf } from './records.ts'
+import { agedBy, counts, dayOf } from './records.ts'
 
 /** A flower's own rate of spoiling at the start counts for so many flowers. */
 export const RATE_PRIOR = 40
@@ -16,11 +16,11 @@ export interface Rate {
 export function spoilRates(records: Records, startOf: (flowerId: string) => number): Map<string, Rate> {
   const aged = agedBy(records)
   const found = new Map<string, { spoiled: number; begun: number; records: number }>()
-  for (const { flowers, at, counted } of records.entries)
+  for (const { id, flowers, at, counted } of records.entries)
     for (const f of flowers) {
       if (!counted) continue
       if (!f.flowerId || f.piped + f.spoiled === 0) continue
-      if (at <= (records.setBack[`spoiled flower ${f.flowerId}`] ?? '')) continue
+      if (!counts(records, `spoiled flower ${f.flowerId}`, { id, at })) continue
       const sum = found.get(f.flowerId) ?? { spoiled: 0, begun: 0, records: 0 }
       const weight = aged(dayOf(at))
       sum.spoiled += weight * f.spoiled
@@ -48,8 +48,8 @@ const MOST_TIMES = 4
 export function residueTimes(records: Records): { now: number; records: number } {
   const aged = agedBy(records)
   let [sum, weights, n] = [RESIDUE_PRIOR, RESIDUE_PRIOR, 0]
-  for (const { bags, at } of records.entries) {
-    if (at <= (records.setBack['residue bags'] ?? '')) continue
+  for (const { id, bags, at } of records.entries) {
+    if (!counts(records, 'residue bags', { id, at })) continue
     for (const { leftGrams, residueGrams, estimated, emptied } of bags) {
       if (!emptied || estimated || leftGrams === null || !residueGrams) continue
       const times = leftGrams / residueGrams

@@ -1,5 +1,6 @@
 import { calibrationRange } from '../../model/flower.ts'
 import type { LogEntry } from '../../model/logEntry.ts'
+import type { Settings } from '../../model/workshop.ts'
 import type { Weighing } from '../weighing.ts'
 import type { Seen } from './normal.ts'
 import type { Recipes } from './shares.ts'
@@ -26,8 +27,18 @@ export interface SetAside {
 export interface Records {
   entries: readonly LogEntry[]
   weighings: readonly Pick<Weighing, 'flowerId' | 'at' | 'grams' | 'computedGrams' | 'id'>[]
-  /** Keys of figures that were set back, and when: what was recorded until then does not count for them. */
-  setBack: Readonly<Record<string, string>>
+  /** Figures that were set back, by key, and until when: moments as they are read by a clock there. */
+  setBack: Settings['setBack']
+}
+
+/** Whether a record still counts for a figure. */
+export function counts(
+  { setBack }: Pick<Records, 'setBack'>,
+  key: string,
+  { id, at }: { id: string; at: string },
+): boolean {
+  const back = setBack[key]
+  return !back || (Date.parse(at) > Date.parse(back.until) && !back.besides.includes(id))
 }
 
 /** How much a record of each day counts now, the latest fully. */
@@ -69,7 +80,7 @@ export function gramsSeen(records: Records, recipes: Recipes): { seen: Seen[]; a
       })
       return
     }
-    const kept = effects.filter((e) => at > (records.setBack[`grams ${e.key}`] ?? ''))
+    const kept = effects.filter((e) => counts(records, `grams ${e.key}`, { id: of.id, at }))
     if (kept.length > 0)
       seen.push({ y: Math.log(times), weight: weight * aged(dayOf(at)), day: dayOf(at), effects: kept })
   }
@@ -147,8 +158,8 @@ export function secondsSeen(records: Records, recipes: Recipes): { seen: Seen[];
         })
         continue
       }
-      const effects = [THE_HAND, ...byPeople(entry.people), ...recipes.effectsOf(f.flowerId)].filter(
-        (e) => entry.at > (records.setBack[`seconds ${e.key}`] ?? ''),
+      const effects = [THE_HAND, ...byPeople(entry.people), ...recipes.effectsOf(f.flowerId)].filter((e) =>
+        counts(records, `seconds ${e.key}`, entry),
       )
       if (effects.length > 0)
         seen.push({ y: Math.log(times), weight: aged(dayOf(entry.at)), day: dayOf(entry.at), effects })

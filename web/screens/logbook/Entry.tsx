@@ -84,7 +84,7 @@ export function Entry({ entry, edit, part }: { entry: LogEntry; edit: Edit; part
             onChange={(names) => set('by', { people: peopleOf(names) })}
           />
           <TextField
-            label="Seen to go wrong, with commas between"
+            label="Seen to go wrong"
             placeholder="too soft, tails, torn edges"
             value={entry.faults.join(', ')}
             schema={faultsText}

@@ -16,7 +16,6 @@ import { today } from '../../../parts/calendar.ts'
 import { DataTable } from '../../../parts/DataTable.tsx'
 import { attempt, tell } from '../../../parts/notify.tsx'
 import { Empty } from '../../../parts/states.tsx'
-import { localMoment } from '../../../parts/time.ts'
 import { useWeight } from '../../../parts/weight.tsx'
 import { useEffects } from '../../../workers/planner.ts'
 import css from './Learnt.module.css'
@@ -41,8 +40,6 @@ export function Learnt({ entries }: { entries: readonly LogEntry[] }) {
   const effects = useEffects(next, workshop, figures)
   const weight = useWeight()
   const of = useMemo(() => new Map((effects ?? []).map((e) => [`${e.kind} ${e.key}`, e])), [effects])
-  // an entry may be dated by its collection, which is still to come
-  const until = entries.reduce((last, e) => (e.at > last ? e.at : last), localMoment(new Date()))
   if (!figures) return null
   if (figures.length === 0)
     return (
@@ -105,7 +102,7 @@ export function Learnt({ entries }: { entries: readonly LogEntry[] }) {
                   key: 'back',
                   name: '',
                   value: () => '',
-                  show: (f) => <Back figure={f} until={until} />,
+                  show: (f) => <Back figure={f} entries={entries} />,
                 },
               ]}
             />
@@ -125,7 +122,7 @@ function useNextOrder(): Order | undefined {
 }
 
 /** Sets a figure back, or takes over one that only people take over. */
-function Back({ figure, until }: { figure: LearntFigure; until: string }) {
+function Back({ figure, entries }: { figure: LearntFigure; entries: readonly LogEntry[] }) {
   const { workshop } = useWorkshop()
   const icing =
     figure.kind === 'open' ? workshop?.icings.find((i) => figure.key === `open ${i.id}`) : undefined
@@ -149,7 +146,7 @@ function Back({ figure, until }: { figure: LearntFigure; until: string }) {
         size="compact-sm"
         onClick={async () => {
           const done = await attempt(async () => {
-            await setBackLearnt(figure.key, until)
+            await setBackLearnt(figure.key, entries)
             return true
           })
           if (done) tell(`${nameOf(figure)} is back at its start; what is recorded from now on counts.`)
