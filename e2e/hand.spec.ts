@@ -7,7 +7,9 @@ test('a row of a rose is watched, gone through by hand, and seen with the other 
 }) => {
   await page.goto('/flowers/rose')
   await page.getByRole('link', { name: 'See it piped' }).click()
-  await page.getByText('Row of 5', { exact: true }).first().click()
+  // the studio names its layers too, until the other page is there
+  await expect(page.getByRole('heading', { name: 'Classic rose, see it piped' })).toBeVisible()
+  await page.getByRole('navigation', { name: 'What is piped' }).getByText('Row of 5', { exact: true }).click()
   await expect(
     page.getByRole('heading', { name: 'Lean it 10° out; start 3 mm up; a third of a turn of the nail.' }),
   ).toBeVisible()
@@ -41,7 +43,7 @@ test('a row of a rose is watched, gone through by hand, and seen with the other 
   await expect(page.getByText('bag, 8 o’clock')).toBeVisible()
   await expect(page.getByText(/nail turns with the clock/)).toBeVisible()
 
-  await page.getByText('When it looks wrong').click()
+  await page.getByText('When it looks wrong', { exact: true }).click()
   await page.getByRole('button', { name: /^Droops, lies flat/ }).click()
   await page.getByRole('button', { name: 'No', exact: true }).click()
   await expect(page.getByText('Mix it a step stiffer, without liquid.')).toBeVisible()

@@ -51,7 +51,13 @@ export function SeeItPiped(props: Seen) {
         />
         {opened && !wrong && <Shown {...props} />}
         {opened && wrong && (
-          <LooksLike layers={picture.layers} run={picture.run} layer={layer} colours={colours} />
+          <LooksLike
+            layers={picture.layers}
+            run={picture.run}
+            layer={layer}
+            colours={colours}
+            none="Press “Looks wrong” at the step: everything that goes wrong is there."
+          />
         )}
       </Modal>
     </>

@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core'
-import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { type ReactNode, useMemo, useState } from 'react'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import { type Cause, type FaultId, faults } from '#core/wrong/faults'
@@ -16,8 +15,10 @@ export function LooksLike(props: {
   /** The layer that is asked about; null for the whole flower. */
   layer: number | null
   colours: Readonly<Record<string, string>>
+  /** Where to look further when it is none of these. */
+  none: ReactNode
 }) {
-  const { layers, run, layer, colours } = props
+  const { layers, run, layer, colours, none } = props
   const [chosen, setChosen] = useState<FaultId | null>(null)
   const of = useMemo(() => ({ layers, run }), [layers, run])
   const found = useMemo(() => faultsOf(layers, layer, run), [layers, layer, run])
@@ -43,9 +44,7 @@ export function LooksLike(props: {
             </button>
           </li>
         ))}
-        <li className={css.none}>
-          None of these? <Link to="/wrong">Everything that goes wrong</Link>
-        </li>
+        <li className={css.none}>None of these? {none}</li>
       </ul>
     </Card>
   )

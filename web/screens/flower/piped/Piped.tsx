@@ -138,6 +138,7 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
                 run={picture.run}
                 layer={layer}
                 colours={colours}
+                none={<Link to="/wrong">Everything that goes wrong</Link>}
               />
             ) : (
               <Numbers flower={flower} lessons={lessons} layer={layer} say={say} />
