@@ -62,7 +62,8 @@ export function Watch(props: {
   const whole = Math.abs(stroke.nail.at(-1)! - stroke.nail[0]!)
   useEffect(() => () => onFilmed?.(null), [onFilmed])
   useHotkeys([
-    ['space', () => (player.playing ? player.pause() : player.play())],
+    // not the space bar: that presses whatever button is in focus
+    ['P', () => (player.playing ? player.pause() : player.play())],
     ['ArrowLeft', () => before && player.seek(before.second)],
     ['ArrowRight', () => after && player.seek(after.second)],
   ])

@@ -4,6 +4,7 @@ import { laidSoFar } from '#core/demonstration/laid'
 import type { Pose } from '#core/demonstration/pose'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { StrokeRange } from '#core/solids/mesh'
+import { fitTo } from '../solid/fitTo.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from '../solid/flowerParts.ts'
 import { litScene } from '../solid/litScene.ts'
 import type { Palette } from '../solid/palette.ts'
@@ -192,10 +193,7 @@ export function createDemoScene(canvas: HTMLCanvasElement, antialias: boolean): 
       reframe()
     },
     resize(width, height) {
-      renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
-      renderer.setSize(width, height, false)
-      camera.aspect = width / height
-      camera.updateProjectionMatrix()
+      fitTo(renderer, camera, width, height)
       draw()
     },
     onDrawn(listener) {

@@ -19,6 +19,7 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { StrokeRange } from '#core/solids/mesh'
 import type { Solid } from '../workers/solid.worker.ts'
 import { type CakeBody, cakeBody } from './cake.ts'
+import { fitTo } from './fitTo.ts'
 import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
@@ -155,10 +156,7 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       draw()
     },
     resize(width, height) {
-      renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
-      renderer.setSize(width, height, false)
-      camera.aspect = width / height
-      camera.updateProjectionMatrix()
+      fitTo(renderer, camera, width, height)
       draw()
     },
     look(elevationDeg) {

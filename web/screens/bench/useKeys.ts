@@ -9,6 +9,8 @@ export function useKeys(keys: Tablet['keys'], acts: Record<BenchAct, () => void>
       const at = e.target instanceof Element ? e.target : null
       // what is typed is typed
       if (at?.closest('input, textarea')) return
+      // what is looked at over the step, by itself, counts nothing of it
+      if (at?.closest('[role="dialog"]')) return
       // a button that has the focus is pressed by the key itself
       if ((e.key === 'Enter' || e.key === ' ') && at?.closest('button, a')) return
       const act = benchActs.find((a) => keys[a].includes(e.key))
