@@ -19,7 +19,7 @@ const ROOMS = [
     'bouquet',
   ],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
-  ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'guides', 'placing'],
+  ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'practice', 'guides', 'placing'],
   ...['bags', 'colour', 'promise', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))
