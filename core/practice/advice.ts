@@ -162,7 +162,9 @@ function lateWords(ideal: Ideal, reads: readonly StrokeRead[], { by }: Evidence)
       ? 'it is too fat where it ends'
       : reads.length === 1
         ? 'it has a tail'
-        : `${counted(tails)} of ${counted(reads.length)} ${tails === 1 ? 'has' : 'have'} a tail`
+        : tails === reads.length
+          ? `all ${counted(tails)} have a tail`
+          : `${counted(tails)} of ${counted(reads.length)} ${tails === 1 ? 'has' : 'have'} a tail`
   return {
     headline: `Stop squeezing before you lift: ${of}.`,
     detail: `You let go about ${about(by)} late. Say it to yourself: squeeze, pull, let go, lift.`,

@@ -231,14 +231,14 @@ describe('marks and advice', () => {
     expect(wrong).toBeLessThan(0.03)
   })
   it('says how many have a tail, and how late', () => {
-    // squeezes on through the pull, and lifts squeezing
-    const { advice } = tried(
-      named('shells'),
-      5,
-      EXPERT,
-      Array.from({ length: 2 }, () => ['late', 1] as const),
-    )
-    expect(advice.headline).toMatch(/^Stop squeezing before you lift: \w+ of twelve have a tail\.$/)
+    // squeezes on as it did, and lets go a quarter of a second after lifting
+    const shells = named('shells')
+    const trace = shells.trace.flatMap((s) => {
+      if (s.down) return [{ ...s, squeeze: s.squeeze < 0.05 ? 0.4 : s.squeeze }]
+      return [s, { ...s, t: s.t + 0.25 }].map((lifted) => ({ ...lifted, squeeze: 0.4 }))
+    })
+    const { advice } = judged(shells, trace)
+    expect(advice.headline).toBe('Stop squeezing before you lift: all twelve have a tail.')
     expect(advice.detail).toMatch(/^You let go about [¼½¾1 ]+s late\./)
   })
   it('says nothing of what the device does not tell, and says so', () => {
