@@ -27,6 +27,7 @@ export const backupKinds = [
   'noted',
   'logged',
   'photographs',
+  'tries',
 ] as const
 export type BackupKind = (typeof backupKinds)[number]
 

@@ -6,6 +6,7 @@ import type { Endpoint } from './endpoint.ts'
 import { healthEndpoints } from './health.ts'
 import { logEndpoints } from './log.ts'
 import { orderEndpoints } from './orders.ts'
+import { practiceEndpoints } from './practice.ts'
 import { printEndpoints } from './prints.ts'
 import { sessionEndpoints } from './session.ts'
 import { weighingEndpoints } from './weighings.ts'
@@ -19,6 +20,7 @@ export const allEndpoints: readonly Endpoint[] = [
   benchEndpoints,
   printEndpoints,
   logEndpoints,
+  practiceEndpoints,
   workshopEndpoints,
   weighingEndpoints,
   dyeEndpoints,

@@ -6,6 +6,7 @@ import { flowerFileSchema } from '#core/files/flowerFile'
 import { orderFileSchema } from '#core/files/orderFile'
 import { logEntrySchema } from '#core/model/logEntry'
 import { planSchema } from '#core/model/plan'
+import { practiceTrySchema } from '#core/model/practiceTry'
 
 /** `npm run formats`: writes the JSON Schemas of the open formats; `--check` only says whether they are current. */
 const formats = {
@@ -15,6 +16,7 @@ const formats = {
   'backup-file': backupFileSchema,
   plan: planSchema,
   'log-entry': logEntrySchema,
+  'practice-try': practiceTrySchema,
 }
 const folder = new URL('../docs/formats/', import.meta.url)
 const checking = process.argv.includes('--check')

@@ -23,6 +23,7 @@ import { flowerRoutes } from './resources/flowers.ts'
 import { icingRoutes } from './resources/icings.ts'
 import { logRoutes } from './resources/log.ts'
 import { orderRoutes } from './resources/orders.ts'
+import { practiceRoutes } from './resources/practice.ts'
 import { printRoutes } from './resources/prints.ts'
 import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
@@ -114,6 +115,7 @@ function api(context: AppContext, passphrase: string | null): express.Router {
     benchRoutes(context),
     printRoutes(context),
     logRoutes(context),
+    practiceRoutes(context),
     workshopRoutes(context),
     flowerRoutes(context),
     icingRoutes(context),

@@ -4,6 +4,7 @@ import { BenchEventRow, RunRow } from './entities/bench.ts'
 import { DyeRow, MixRow } from './entities/dye.ts'
 import { LogRow, PhotographRow } from './entities/log.ts'
 import { OrderRow } from './entities/order.ts'
+import { PracticeRow } from './entities/practice.ts'
 import { WeighingRow } from './entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from './entities/workshop.ts'
 import { migrations } from './migrations/index.ts'
@@ -20,7 +21,7 @@ export function connect(clientUrl: string, { patient = false } = {}): Promise<Mi
     clientUrl,
     entities: [
       ...[OrderRow, TipRow, BagRow, FlowerRow, IcingRow, SettingsRow, WeighingRow, DyeRow, MixRow],
-      ...[RunRow, BenchEventRow, LogRow, PhotographRow],
+      ...[RunRow, BenchEventRow, LogRow, PhotographRow, PracticeRow],
     ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },

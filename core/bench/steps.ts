@@ -116,6 +116,8 @@ function partsOf(a: Activity, of: Made): Part[] {
       return [{ id: a.id, kind: 'tools', wanted: a.count ?? 1 }]
     case 'setOn':
       return [{ id: a.id, kind: 'putOn', wanted: a.count ?? 1 }]
+    case 'practise':
+      return [{ id: a.id, kind: 'drill' }]
     case 'stack':
     case 'box':
     case 'wash':

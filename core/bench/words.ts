@@ -11,6 +11,7 @@ export function titleOf({ kind, what, where }: BenchStep): string {
       return `Thin ${what}: ${where}`
     case 'fill':
       return `Fill ${where}`
+    case 'drill':
     case 'practise':
       return `Practise: ${what}`
     case 'nails':

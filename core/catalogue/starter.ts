@@ -1,5 +1,6 @@
 import { daySettingsSchema } from '../model/day.ts'
 import { ALLERGENS_HERE, USUAL_LABELS } from '../model/labels.ts'
+import { practiceSettingsSchema } from '../model/practice.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { BagStock, Settings, Workshop } from '../model/workshop.ts'
 import { catalogueDyes } from './dyes.ts'
@@ -60,6 +61,7 @@ export const starterSettings: Settings = {
   setBack: {},
   couplersStandard: 6,
   couplersLarge: 2,
+  practice: practiceSettingsSchema.parse({}),
   day: daySettingsSchema.parse({}),
 }
 

@@ -8,6 +8,7 @@ import { flowerSchema } from '../model/flower.ts'
 import { icingKindSchema } from '../model/icing.ts'
 import { logEntrySchema } from '../model/logEntry.ts'
 import { orderSchema } from '../model/order.ts'
+import { practiceTrySchema } from '../model/practiceTry.ts'
 import { ownedTipSchema, tipSchema } from '../model/tip.ts'
 import { bagStockSchema, settingsSchema } from '../model/workshop.ts'
 import { issueFaults, type Read } from './orderFile.ts'
@@ -65,6 +66,8 @@ export const backupFileSchema = z
         }),
       )
       .default([]),
+    /** Tries at drills of the practice sheet. */
+    tries: z.array(practiceTrySchema).default([]),
     /** Rows that the program which saved this could not read, as its database had them. */
     unread: z
       .array(z.object({ table: z.string().max(40), row: z.record(z.string(), z.unknown()) }))
@@ -91,7 +94,7 @@ export function backupIds(
   file: Pick<
     BackupFile,
     | ('orders' | 'flowers' | 'icings' | 'tips' | 'bags' | 'dyes' | 'weighings' | 'looks' | 'runs' | 'noted')
-    | ('logged' | 'photographs')
+    | ('logged' | 'photographs' | 'tries')
   >,
 ) {
   return {
@@ -107,6 +110,7 @@ export function backupIds(
     noted: file.noted.map((n) => n.event.id),
     logged: file.logged.map((l) => l.id),
     photographs: file.photographs.map((p) => p.id),
+    tries: file.tries.map((t) => t.id),
   }
 }
 

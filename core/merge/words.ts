@@ -12,6 +12,7 @@ const fieldWords: Record<string, string> = {
   icingKindId: 'Icing kind',
   safety: 'How sure each colour must last',
   practicePerFlower: 'Practice flowers of each kind',
+  drills: 'Drills before the order',
   mixing: 'Way of mixing',
   bagPins: 'What is settled about bags',
   arrangement: 'Chosen bags',

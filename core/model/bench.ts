@@ -14,6 +14,7 @@ export const stepKindSchema = z.enum([
   'mix',
   'thin',
   'fill',
+  'drill',
   'practise',
   'spread',
   'chill',

@@ -237,6 +237,17 @@ export const orderFields = z.object({
   promiseFor: promiseForSchema.default('colour'),
   /** Flowers of each kind piped for practice before the real ones. */
   practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
+  /** Drills before the first flower, as the timeline has them. */
+  drills: z
+    .array(
+      z.object({
+        drill: z.string().min(1).max(200),
+        label: nameSchema,
+        minutes: z.number().min(1, 'At least 1 min.').max(120, 'At most 120 min.'),
+      }),
+    )
+    .max(6, 'At most six drills before an order.')
+    .default([]),
   mixing: mixingSchema.default({ school: 'separate' }),
   bagPins: z.array(bagPinSchema).max(200).default([]),
   arrangement: arrangementChoiceSchema.nullable().default(null),

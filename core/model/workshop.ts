@@ -5,6 +5,7 @@ import { dyeSchema } from './dye.ts'
 import { flowerSchema } from './flower.ts'
 import { icingKindSchema } from './icing.ts'
 import { ALLERGENS_HERE, labelMediaSchema, USUAL_LABELS } from './labels.ts'
+import { practiceSettingsSchema } from './practice.ts'
 import { setOnSchema } from './setOn.ts'
 import { ownedTipSchema } from './tip.ts'
 
@@ -111,6 +112,8 @@ export const settingsSchema = z.object({
       z.object({ until: z.string().max(40), besides: z.array(idSchema).max(5000) }),
     )
     .default({}),
+  /** What a practice sheet rests on: how icing flows, and when advice is sure. */
+  practice: practiceSettingsSchema.default(practiceSettingsSchema.parse({})),
   /** Who works when, and what there is room for. */
   day: daySettingsSchema.default(daySettingsSchema.parse({})),
 })

@@ -13,11 +13,11 @@ import type { HandFault } from './faults.ts'
 import { answerOf, lagged, mouthOf, pressureFor } from './flow.ts'
 import { type Ideal, idealOf } from './ideal.ts'
 import { layTrace } from './lay.ts'
+import { BEGINNER, canGoWrong, EXPERT, NOISY, type Skill, tryOf } from './madeUp.ts'
 import { drillOfLayer, isDrill } from './ofLayer.ts'
 import { read } from './read.ts'
 import { notJudged, type Senses } from './senses.ts'
 import { newSteady } from './steady.ts'
-import { BEGINNER, canGoWrong, EXPERT, NOISY, type Skill, tryOf } from './testing.ts'
 
 const settings = practiceSettingsSchema.parse({})
 const ALL: Senses = { squeeze: 'full', height: true, nail: true }

@@ -30,7 +30,15 @@ export interface Work {
 export function activitiesOf(order: Order, plan: PlanOfWork, workshop: Workshop): Work {
   const of = worked(order, plan, workshop)
   const { piped, others } = piping(of)
+  const drills = order.drills.map(({ drill, label, minutes }) =>
+    activity({
+      ...{ id: idOf.practise(drill), kind: 'practise', what: label, where: 'on the practice sheet' },
+      ...{ minutes, pipes: true },
+    }),
+  )
+  for (const { activity: a } of piped) a.after.push(...after(...drills.map((d) => d.id)))
   const activities = [
+    ...drills,
     ...baseMakes(of),
     ...bowls(of),
     ...fillings(of),

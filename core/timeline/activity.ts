@@ -3,6 +3,7 @@ export type ActivityKind =
   | 'base'
   | 'mix'
   | 'fill'
+  | 'practise'
   | 'spread'
   | 'stack'
   | 'pipe'

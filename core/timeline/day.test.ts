@@ -46,6 +46,13 @@ const settled = (order: Order, more: Partial<Settled>): Order => ({
 })
 
 describe('the work of an order', () => {
+  it('has its drills before anything is piped, by hands that pipe', () => {
+    const drills = [{ drill: 'petals', label: 'Five petals', minutes: 7 }]
+    const { tasks } = tableOf(roses({ drills }))
+    const [drill] = tasks.filter((t) => t.kind === 'practise')
+    expect([drill!.what, drill!.to - drill!.from]).toEqual(['Five petals', 7])
+    for (const t of tasks) if (t.kind === 'pipe') expect(t.from).toBeGreaterThanOrEqual(drill!.to)
+  })
   it('takes as many minutes as the plan says, and what is done besides', () => {
     for (const order of [demo, demoOrder('allotment'), demoOrder('reading-room')]) {
       const { plan } = planned(order)

@@ -7,6 +7,7 @@ const DOES: Record<ActivityKind, string> = {
   base: 'Make base icing',
   mix: 'Mix',
   fill: 'Fill bags',
+  practise: 'Practise',
   spread: 'Spread',
   stack: 'Stack',
   pipe: 'Pipe',

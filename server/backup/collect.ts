@@ -5,6 +5,7 @@ import { BenchEventRow, RunRow } from '../entities/bench.ts'
 import { DyeRow, MixRow } from '../entities/dye.ts'
 import { LogRow, PhotographRow } from '../entities/log.ts'
 import { OrderRow } from '../entities/order.ts'
+import { PracticeRow } from '../entities/practice.ts'
 import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 import { SETTINGS_ID } from '../workshop/load.ts'
@@ -22,6 +23,7 @@ type List =
   | 'noted'
   | 'logged'
   | 'photographs'
+  | 'tries'
 
 const iso = (date: Date | null | undefined) => date?.toISOString() ?? null
 const { shape } = backupFileSchema
@@ -111,6 +113,7 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
       ...{ id: row.id, entryId: row.entryId, type: row.type, addedAt: iso(row.addedAt) },
       image: Buffer.from(row.image).toString('base64'),
     })),
+    tries: read('tries', 'practice_tries', await em.find(PracticeRow, {}, byId), (row) => row.made),
     unread,
   }
 }

@@ -65,27 +65,27 @@ const singular: Record<BackupKind, string> = {
   noted: 'note from the bench',
   logged: 'entry of the logbook',
   photographs: 'photograph',
+  tries: 'try at a drill',
 }
 
 /** An entry in words. */
 function nameOf(kind: BackupKind, entry: unknown): string {
-  const { order, flower, icing, dye, frozen, event, name, title, stamp, id, at, addedAt } = entry as Record<
-    string,
-    never
-  > & {
-    order?: { title: string }
-    flower?: { name: string }
-    icing?: { name: string }
-    dye?: { name: string }
-    frozen?: { order: { title: string } }
-    event?: { kind: string; at: string }
-    name?: string
-    title?: string
-    addedAt?: string
-    stamp?: string
-    id?: string
-    at?: string
-  }
+  const { order, flower, icing, dye, frozen, event, name, title, label, stamp, id, at, addedAt } =
+    entry as Record<string, never> & {
+      order?: { title: string }
+      flower?: { name: string }
+      icing?: { name: string }
+      dye?: { name: string }
+      frozen?: { order: { title: string } }
+      event?: { kind: string; at: string }
+      name?: string
+      title?: string
+      label?: string
+      addedAt?: string
+      stamp?: string
+      id?: string
+      at?: string
+    }
   const called =
     order?.title ??
     frozen?.order.title ??
@@ -94,6 +94,7 @@ function nameOf(kind: BackupKind, entry: unknown): string {
     dye?.name ??
     name ??
     title ??
+    label ??
     (stamp || (at ?? event?.at ?? addedAt)?.slice(0, 10) || id)
   return `${singular[kind]} “${called}”`
 }

@@ -5,6 +5,7 @@ import { DyeRow, MixRow } from '../entities/dye.ts'
 import { LogRow, PhotographRow } from '../entities/log.ts'
 import { OrderRow } from '../entities/order.ts'
 import { columnsOf } from '../entities/orderColumns.ts'
+import { PracticeRow } from '../entities/practice.ts'
 import { WeighingRow } from '../entities/weighing.ts'
 import { BagRow, FlowerRow, IcingRow, SettingsRow, TipRow } from '../entities/workshop.ts'
 import { changedMeanwhile } from '../http/problems.ts'
@@ -113,6 +114,10 @@ export async function restoreBackup(
       image: Buffer.from(image, 'base64'),
       addedAt: new Date(addedAt),
     })),
+  )
+  await put(
+    PracticeRow,
+    file.tries.map((made) => ({ id: made.id, made })),
   )
   await restoreUnread(em, file.unread)
   if (settings && file.settings) Object.assign(settings, { values: file.settings })

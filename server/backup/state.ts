@@ -14,6 +14,7 @@ export const backedUpTables = [
   'bench_events',
   'log_entries',
   'photographs',
+  'practice_tries',
 ] as const
 
 /** Names the state of everything a backup would hold; any write to any of it gives another name. */

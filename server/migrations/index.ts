@@ -6,6 +6,7 @@ import { Migration005CakesOfTiers } from './005CakesOfTiers.ts'
 import { Migration006Bench } from './006Bench.ts'
 import { Migration007Logbook } from './007Logbook.ts'
 import { Migration008LogHistory } from './008LogHistory.ts'
+import { Migration009Practice } from './009Practice.ts'
 
 /** Every migration, oldest first. Names are stored in the database: never rename one that has shipped. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   { name: '006Bench', class: Migration006Bench },
   { name: '007Logbook', class: Migration007Logbook },
   { name: '008LogHistory', class: Migration008LogHistory },
+  { name: '009Practice', class: Migration009Practice },
 ]

@@ -41,6 +41,7 @@ export const idOf = {
   mix: (kindId: string, colourId: string) => `mix ${kindId} ${colourId}`,
   fill: (kindId: string, colourIds: readonly string[], pass: string | null) =>
     ['fill', kindId, ...colourIds, ...(pass ? [`in ${pass}`] : [])].join(' '),
+  practise: (drill: string) => `practise ${drill}`,
   spread: (pieceId: string, layer: string) => `spread ${pieceId} ${layer}`,
   stack: (pieceId: string) => `stack ${pieceId}`,
   pipe: (pieceId: string, placedId: string, pass: string | null) =>

@@ -2,6 +2,7 @@ import {
   IconBox,
   IconDroplet,
   IconFridge,
+  IconHandMove,
   IconSnowflake,
   IconStack2,
   IconWashHand,
@@ -51,6 +52,8 @@ export function StepPicture({ step, frozen, count }: { step: BenchStep; frozen: 
       return step.where.startsWith('freezer') ? <Sign of={IconSnowflake} /> : <Sign of={IconFridge} />
     case 'base':
       return <Sign of={IconWhirl} />
+    case 'drill':
+      return <Sign of={IconHandMove} />
     case 'stack':
       return <Sign of={IconStack2} />
     case 'wash':

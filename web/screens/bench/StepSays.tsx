@@ -58,6 +58,13 @@ export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
         </>
       )
     }
+    case 'drill':
+      return (
+        <p>
+          On a practice sheet, with the tip and the icing of the order. It is scraped off and used again while
+          it is clean.
+        </p>
+      )
     case 'practise':
     case 'nails':
     case 'inPlace':

@@ -84,6 +84,7 @@ const words: Record<BackupKind, string> = {
   runs: 'Orders being worked',
   noted: 'Notes from the bench',
   logged: 'Entries of the logbook',
+  tries: 'Tries at drills',
   photographs: 'Photographs',
 }
 
