@@ -77,6 +77,12 @@ export const router = createBrowserRouter([
                 }),
               },
               {
+                path: 'practice/*',
+                lazy: async () => ({
+                  Component: (await import('./screens/practice/OrderPractice.tsx')).OrderPractice,
+                }),
+              },
+              {
                 path: 'prints/:kind?',
                 lazy: async () => ({
                   Component: (await import('./screens/order/prints/Prints.tsx')).Prints,
@@ -129,6 +135,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/logbook/EntryPage.tsx')).EntryPage }),
       },
       {
+        path: 'practice/*',
+        lazy: async () => ({ Component: (await import('./screens/practice/PracticePage.tsx')).PracticePage }),
+      },
+      {
         path: 'wrong',
         lazy: async () => ({ Component: (await import('./screens/wrong/Wrong.tsx')).Wrong }),
       },
@@ -139,6 +149,12 @@ export const router = createBrowserRouter([
       {
         path: 'settings',
         lazy: async () => ({ Component: (await import('./screens/settings/SettingsPage.tsx')).SettingsPage }),
+      },
+      {
+        path: 'settings/practice',
+        lazy: async () => ({
+          Component: (await import('./screens/settings/PracticeFigures.tsx')).PracticeFigures,
+        }),
       },
       { path: '*', element: <Lost /> },
     ],

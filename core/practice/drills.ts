@@ -17,6 +17,8 @@ interface Made extends Pick<Drill, 'strokes' | 'wide' | 'high'> {
 
 interface Kind extends Pick<Drill, 'label' | 'does' | 'looks'> {
   closes?: true
+  /** Goes the other way for a left hand; what is written does not. */
+  turnsWithHand: boolean
   opening: Opening
   stiffness: Stiffness
   /** Pace of the hand, mm/s, where the opening lets enough through. */
@@ -29,6 +31,8 @@ const star = (outerMm: number): Opening => ({
   ...{ family: 'star', teeth: 8, outerMm, innerMm: outerMm * 0.7, closed: false },
 })
 
+/** As wide as the widest drill is, mm: at true size it stands beside its lever on a screen of 1280 points. */
+const WIDE_MM = 130
 /** No hand gives more than this for long, mm³/s. */
 const MOST_FLOW = 700
 /** Volume of a dome so wide, mm³: the cap that icing of a height makes. */
@@ -45,10 +49,11 @@ const TAU = 2 * Math.PI
 export const KINDS = {
   line: {
     label: 'Straight line',
-    does: 'From left to right at one pace, as thick at the end as at the beginning.',
+    does: 'From end to end at one pace, as thick at the end as at the beginning.',
+    turnsWithHand: true,
     ...{ looks: 'rope', opening: round(3), stiffness: 'medium', mmPerS: 27 },
     make: ({ mmPerS }) => ({
-      ...{ wide: 140, high: 40 },
+      ...{ wide: WIDE_MM, high: 40 },
       strokes: [
         rope(
           evenly([
@@ -63,12 +68,13 @@ export const KINDS = {
   sCurve: {
     label: 'S curve',
     does: 'Through both bends at the pace of the straight: no thinner outside, no thicker inside.',
+    turnsWithHand: true,
     ...{ looks: 'rope', opening: round(3), stiffness: 'medium', mmPerS: 25 },
     make: ({ mmPerS }) => ({
-      ...{ wide: 140, high: 80 },
+      ...{ wide: WIDE_MM, high: 80 },
       strokes: [
         rope(
-          drawn((t) => ({ x: 20 + 100 * t, y: 40 - 24 * Math.sin(TAU * t) })),
+          drawn((t) => ({ x: 15 + 100 * t, y: 40 - 24 * Math.sin(TAU * t) })),
           mmPerS,
         ),
       ],
@@ -76,19 +82,23 @@ export const KINDS = {
   },
   dots: {
     label: 'Equal dots',
-    does: 'Ten dots of one size and as far apart: squeeze, let go, wait, lift.',
+    does: 'Dots of one size and as far apart: squeeze, let go, wait, lift.',
+    turnsWithHand: true,
     ...{ looks: 'spots', opening: round(3), stiffness: 'medium', mmPerS: 25 },
     make: ({ flow, size, heightShare }) => {
       const hold = held(domeOf(1.9 * size, heightShare), flow)
+      const apart = Math.max(12, 2.6 * size)
+      const count = Math.min(10, 1 + Math.floor(108 / apart))
       return {
-        ...{ wide: 140, high: 40 },
-        strokes: Array.from({ length: 10 }, (_, i) => spot({ x: 16 + 12 * i, y: 20 }, hold)),
+        ...{ wide: WIDE_MM, high: 40 },
+        strokes: Array.from({ length: count }, (_, i) => spot({ x: 11 + apart * i, y: 20 }, hold)),
       }
     },
   },
   beadTrail: {
     label: 'Shrinking bead trail',
     does: 'Nine beads, each a little smaller and each touching the one before.',
+    turnsWithHand: true,
     ...{ looks: 'spots', opening: round(2), stiffness: 'medium', mmPerS: 25 },
     make: ({ flow, size, heightShare }) => {
       const wides = Array.from({ length: 9 }, (_, i) => size * (2.7 - (1.1 * i) / 8))
@@ -105,6 +115,7 @@ export const KINDS = {
   shells: {
     label: 'Shells round a circle',
     does: 'Twelve shells round a cupcake: swell, ease off, pull down, let go; each begins on the tail before.',
+    turnsWithHand: true,
     ...{ looks: 'row', opening: star(4.5), stiffness: 'medium', mmPerS: 22, closes: true },
     make: ({ mmPerS }) => {
       const ring = 32.5
@@ -121,13 +132,14 @@ export const KINDS = {
   beadBorder: {
     label: 'Bead border',
     does: 'Round beads in a row, each drawn down to a short tail that the next one covers.',
+    turnsWithHand: true,
     ...{ looks: 'row', opening: round(5), stiffness: 'medium', mmPerS: 24 },
     make: ({ mmPerS, size }) => {
       const apart = 2 * size
       return {
-        ...{ wide: 12 * apart + 20, high: 40 },
-        strokes: Array.from({ length: 11 }, (_, i) => {
-          const x = 14 + apart * i
+        ...{ wide: WIDE_MM, high: 40 },
+        strokes: Array.from({ length: Math.min(11, Math.floor(112 / apart)) }, (_, i) => {
+          const x = 9 + apart * i
           const path = evenly([
             { x, y: 20 },
             { x: x + apart, y: 20 },
@@ -140,6 +152,7 @@ export const KINDS = {
   zigzag: {
     label: 'Zigzag',
     does: 'Up and down without stopping: as wide at every turn, and the turns as near to each other.',
+    turnsWithHand: true,
     ...{ looks: 'rope', opening: round(4), stiffness: 'medium', mmPerS: 32 },
     make: ({ mmPerS }) => ({
       ...{ wide: 130, high: 60 },
@@ -157,6 +170,7 @@ export const KINDS = {
   leafRow: {
     label: 'Row of leaves',
     does: 'Ten leaves off a stem: squeeze for the base, stop squeezing, pull to a point.',
+    turnsWithHand: true,
     ...{
       looks: 'row',
       opening: { family: 'leaf', widthMm: 7, heightMm: 2.4, cut: 'beak' },
@@ -176,6 +190,7 @@ export const KINDS = {
   rosette: {
     label: 'Rosette',
     does: 'From the middle out and once round it, close to what is there; let go before the end.',
+    turnsWithHand: true,
     ...{ looks: 'rope', opening: star(4), stiffness: 'medium', mmPerS: 20 },
     make: ({ mmPerS, size }) => ({
       ...{ wide: 80, high: 70 },
@@ -190,6 +205,7 @@ export const KINDS = {
   petals: {
     label: 'Five petals, nail turning',
     does: 'Out from the middle, round the edge and back while the nail turns under you; five alike.',
+    turnsWithHand: true,
     ...{
       looks: 'row',
       opening: { family: 'petal', lengthMm: 10, wideMm: 1.8, narrowMm: 0.7 },
@@ -213,18 +229,19 @@ export const KINDS = {
   vine: {
     label: 'Vine with commas',
     does: 'One even vine, then a comma off every bend: fat where it begins, drawn to nothing.',
+    turnsWithHand: true,
     ...{ looks: 'strokes', opening: round(2.5), stiffness: 'medium', mmPerS: 26 },
     make: ({ mmPerS }) => {
-      const vineY = (x: number) => 35 - 8 * Math.sin((TAU * (x - 15)) / 44)
+      const vineY = (x: number) => 35 - 8 * Math.sin((TAU * (x - 10)) / 44)
       return {
-        ...{ wide: 140, high: 70 },
+        ...{ wide: WIDE_MM, high: 70 },
         strokes: [
           rope(
-            drawn((t) => ({ x: 15 + 110 * t, y: vineY(15 + 110 * t) })),
+            drawn((t) => ({ x: 10 + 110 * t, y: vineY(10 + 110 * t) })),
             mmPerS,
           ),
           ...Array.from({ length: 5 }, (_, i) => {
-            const x = 26 + 22 * i
+            const x = 21 + 22 * i
             const side = i % 2 === 0 ? -1 : 1
             const y = vineY(x) + 13 * side
             const path = through([
@@ -242,6 +259,7 @@ export const KINDS = {
   letters: {
     label: 'A drop of letters',
     does: 'Four letters from a tip held a little up: let the string fall into its bends.',
+    turnsWithHand: false,
     ...{ looks: 'strokes', opening: round(2), stiffness: 'writing', mmPerS: 26 },
     make: ({ mmPerS }) => ({
       ...{ wide: 130, high: 60 },

@@ -5,6 +5,7 @@ import { nailGuides, spacingMarks } from './guides.ts'
 import { type PrintKind, printWords } from './kinds.ts'
 import type { Label } from './label.ts'
 import { labelPages } from './labelPages.ts'
+import { practiceSheets } from './practiceSheets.ts'
 import type { Print } from './print.ts'
 import type { PrintOf } from './printOf.ts'
 import { pullList } from './pullList.ts'
@@ -27,6 +28,7 @@ const prints: Record<PrintKind, (of: PrintOf) => Print> = {
   runSheet,
   pullList,
   recipes,
+  practiceSheets,
   nailGuides,
   spacingMarks,
   templates,

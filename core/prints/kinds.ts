@@ -9,6 +9,7 @@ export const printKinds = [
   'runSheet',
   'pullList',
   'recipes',
+  'practiceSheets',
   'nailGuides',
   'spacingMarks',
   'templates',
@@ -26,6 +27,10 @@ export const printWords: Record<PrintKind, { name: string; about: string }> = {
   runSheet: { name: 'Run sheet', about: 'The work from first to last, to hang on the wall.' },
   pullList: { name: 'Shopping and pull list', about: 'What to take out of the drawer, and what to buy.' },
   recipes: { name: 'Recipe cards', about: 'Each flower of this order: layers, tips, how to hold and move.' },
+  practiceSheets: {
+    name: 'Practice sheets',
+    about: 'Drills at true size, to pipe over on parchment before the order.',
+  },
   nailGuides: { name: 'Nail guides', about: 'To lie under the squares, at true size.' },
   spacingMarks: { name: 'Spacing marks', about: 'Discs to hold over a piece and mark its parts by.' },
   templates: { name: 'Placing templates', about: 'Each arrangement at true size, to prick through.' },

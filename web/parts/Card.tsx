@@ -53,3 +53,16 @@ export function Stat(props: { name: string; children: ReactNode; note?: ReactNod
 export function Stats(props: { children: ReactNode }) {
   return <dl className={css.stats}>{props.children}</dl>
 }
+
+/** The same over a part of a page that has a title of its own. */
+export function PartHead({ title, line, actions }: Omit<Parameters<typeof PageHead>[0], 'part'>) {
+  return (
+    <header className={css.page}>
+      <div>
+        <h2 className={css.part}>{title}</h2>
+        {line && <p className={css.line}>{line}</p>}
+      </div>
+      {actions && <div className={css.actions}>{actions}</div>}
+    </header>
+  )
+}

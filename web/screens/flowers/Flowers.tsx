@@ -68,6 +68,9 @@ export function Flowers() {
         line={`${workshop.flowers.length} recipes, every one made of strokes`}
         actions={
           <>
+            <Button component={Link} to="/practice">
+              Practise
+            </Button>
             <Button component={Link} to="/wrong">
               What goes wrong
             </Button>

@@ -286,7 +286,8 @@ export function SettingsPage() {
             ))}
           </div>
           <p className="quiet">
-            Hands, opening hours, rests and shelves stand with <Link to="/week/limits">the week</Link>.
+            Hands, opening hours, rests and shelves stand with <Link to="/week/limits">the week</Link>, how
+            icing flows with <Link to="/settings/practice">practice</Link>.
           </p>
         </Card>
       </div>

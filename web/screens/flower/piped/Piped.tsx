@@ -5,6 +5,7 @@ import { lessonOf } from '#core/demonstration/lesson'
 import { pileLayers } from '#core/flowers/piled'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
+import { layerKey } from '#core/practice/drillFor'
 import { describeOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { reloadWorkshop, useWorkshop } from '../../../data/workshop.ts'
@@ -76,6 +77,11 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
             <Button component={Link} to={`/flowers/${flower.id}`}>
               To the studio
             </Button>
+            {watched && (
+              <Button component={Link} to={`/practice/${layerKey(flower.id, watched.id)}`}>
+                Practise it
+              </Button>
+            )}
             {piped && layer !== null && (
               <TakeAway
                 piped={piped}

@@ -1,0 +1,21 @@
+import { useLocalStorage } from '@mantine/hooks'
+import type { OtherHand } from './piping.ts'
+
+/** How somebody practises at this device; kept in this browser. */
+export interface Prefs {
+  other: OtherHand
+  /** Flow follows the squeeze more gently than icing does. */
+  gentle: boolean
+  person: string
+}
+
+const USUAL: Prefs = { other: 'nothing', gentle: false, person: '' }
+
+export function usePrefs() {
+  const [prefs, setPrefs] = useLocalStorage<Prefs>({
+    key: 'kanten-practice',
+    defaultValue: USUAL,
+    getInitialValueInEffect: false,
+  })
+  return { prefs, set: (part: Partial<Prefs>) => setPrefs((now) => ({ ...USUAL, ...now, ...part })) }
+}

@@ -1,0 +1,136 @@
+import { Button } from '@mantine/core'
+import { useDisclosure, useElementSize } from '@mantine/hooks'
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { Order } from '#core/model/order'
+import type { Workshop } from '#core/model/workshop'
+import type { DrillBefore } from '#core/practice/beforeOrder'
+import { drillFor, isDrillName } from '#core/practice/drillFor'
+import { idealOf } from '#core/practice/ideal'
+import { describeOpening } from '#core/tips/index'
+import { useTries, useTry } from '../../data/practice.ts'
+import { PageHead, PartHead } from '../../parts/Card.tsx'
+import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
+import { Empty } from '../../parts/states.tsx'
+import { usePrefs } from '../../practice/prefs.ts'
+import { ScreenScale } from '../drawer/ScreenScale.tsx'
+import { DrillList } from './DrillList.tsx'
+import { Getting } from './Getting.tsx'
+import css from './Practice.module.css'
+import { PrintSheet } from './PrintSheet.tsx'
+import { Result } from './Result.tsx'
+import { Setup } from './Setup.tsx'
+import { Tryout } from './Tryout.tsx'
+import { useTried } from './useTried.ts'
+
+/** What an order has to do with practice. */
+export interface BeforeOrder {
+  suggested: readonly DrillBefore[]
+  layers: readonly { flowerId: string; layerId: string; label: string }[]
+  settled: Order['drills']
+  settle(): void
+}
+
+const FIRST = 'line'
+
+/** The practice sheet: a drill to pipe on, what came of it, and the other drills. */
+export function Practice(props: {
+  workshop: Workshop
+  drillKey: string | null
+  /** Address under which the drills are. */
+  base: string
+  before: BeforeOrder | null
+}) {
+  const { workshop, base, before } = props
+  const key = props.drillKey ?? FIRST
+  const { settings } = workshop
+  const { prefs, set } = usePrefs()
+  const [search] = useSearchParams()
+  const { pxPerMm } = useScreenScale()
+  const [scaling, scale] = useDisclosure()
+  const { ref, width } = useElementSize()
+  const tries = useTries()
+  const shown = useTry(search.get('try'))
+  const tip = workshop.tips.find((t) => t.id === search.get('tip'))
+  const stiffness = search.get('icing')
+  const drill = useMemo(
+    () =>
+      drillFor(key, workshop, settings.practice, {
+        hand: shown.data?.hand ?? settings.hand,
+        ...(shown.data
+          ? { opening: shown.data.opening, stiffness: shown.data.stiffness }
+          : {
+              ...(tip ? { opening: tip.opening } : {}),
+              ...(isStiffness(stiffness) ? { stiffness } : {}),
+            }),
+      }),
+    [key, workshop, settings, tip, stiffness, shown.data],
+  )
+  const gentle = shown.data?.gentle ?? prefs.gentle
+  const ideal = useMemo(() => drill && idealOf(drill, settings.practice, gentle), [drill, settings, gentle])
+  const tried = useTried({ ideal, workshop, prefs, stored: shown.data ?? null })
+  const [round, setRound] = useState(0)
+  if (!drill || !ideal)
+    return (
+      <Empty page title="There is no such drill">
+        The flower or the layer may be gone. <Link to="/practice">All drills</Link>
+      </Empty>
+    )
+  const px = pxPerMm ?? CSS_PX_PER_MM
+  const own = (tries.data ?? []).filter((t) => t.drill === key && t.person === prefs.person)
+  const Head = before ? PartHead : PageHead
+  const again = () => {
+    tried.clear()
+    setRound((n) => n + 1)
+  }
+  return (
+    <>
+      <Head
+        title={`Practice: ${drill.label.charAt(0).toLowerCase()}${drill.label.slice(1)}`}
+        line={
+          <>
+            {describeOpening(drill.opening)}, {drill.stiffness} ·{' '}
+            <button type="button" className={css.linkish} onClick={scale.open}>
+              {pxPerMm ? 'true scale, set with a bank card' : 'scale not set: hold a bank card to the screen'}
+            </button>
+          </>
+        }
+        actions={
+          <>
+            <Setup drill={drill} isOwn={!isDrillName(key)} workshop={workshop} prefs={prefs} set={set} />
+            <PrintSheet ideal={ideal} />
+            {tried.result && (
+              <Button variant="filled" onClick={again}>
+                Pipe it again
+              </Button>
+            )}
+          </>
+        }
+      />
+      <ScreenScale opened={scaling} close={scale.close} done={scale.close} />
+      <div className={css.columns}>
+        <section className={css.stage} aria-label="Sheet" ref={ref}>
+          <Tryout
+            key={`${key} ${round}`}
+            {...{ ideal, prefs, tried }}
+            pxPerMm={px}
+            roomPx={width}
+            hand={settings.hand}
+          />
+        </section>
+        <div className={css.beside}>
+          <Result ideal={ideal} tried={tried} again={again} />
+          <Getting marks={own} />
+        </div>
+        <DrillList
+          {...{ base, before, workshop }}
+          current={key}
+          tries={(tries.data ?? []).filter((t) => t.person === prefs.person)}
+        />
+      </div>
+    </>
+  )
+}
+
+const isStiffness = (value: string | null): value is keyof Workshop['settings']['practice']['flows'] =>
+  value !== null && ['stiff', 'medium', 'soft', 'writing', 'flood'].includes(value)
