@@ -9,6 +9,7 @@ import { learningBenchmarks } from './learning.ts'
 import { pileBenchmarks } from './piles.ts'
 import { placingBenchmarks } from './placing.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
+import { practiceBenchmarks } from './practice.ts'
 import { printBenchmarks } from './prints.ts'
 import { serverBenchmarks } from './server.ts'
 import { sizeBenchmarks } from './sizes.ts'
@@ -35,6 +36,7 @@ const quick: Benchmark[] = [
   ...placingBenchmarks,
   ...timelineBenchmarks,
   ...learningBenchmarks(demo.order, workshop),
+  ...practiceBenchmarks(),
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

@@ -1,6 +1,6 @@
 import type { Stiffness } from '../common.ts'
 import type { PracticeSettings } from '../model/practice.ts'
-import type { Opening } from '../tips/index.ts'
+import { type Opening, openingSize } from '../tips/index.ts'
 import type { Point } from './attempt.ts'
 import type { Drill, DrillNail } from './drill.ts'
 import { type Mouth, mouthOf } from './flow.ts'
@@ -23,7 +23,15 @@ interface Kind extends Pick<Drill, 'label' | 'does' | 'looks'> {
   stiffness: Stiffness
   /** Pace of the hand, mm/s, where the opening lets enough through. */
   mmPerS: number
-  make(at: { mmPerS: number; mouth: Mouth; size: number; flow: number; heightShare: number }): Made
+  /** @param at `size` across a round opening of its area, `long` along a slot, both mm. */
+  make(at: {
+    mmPerS: number
+    mouth: Mouth
+    size: number
+    long: number
+    flow: number
+    heightShare: number
+  }): Made
 }
 
 const round = (diameterMm: number): Opening => ({ family: 'round', diameterMm })
@@ -177,8 +185,8 @@ export const KINDS = {
       stiffness: 'medium',
       mmPerS: 26,
     },
-    make: ({ mmPerS, size }) => ({
-      ...{ wide: 130, high: 70, wideMm: size },
+    make: ({ mmPerS, long }) => ({
+      ...{ wide: 130, high: 70, wideMm: 0.85 * long },
       strokes: Array.from({ length: 10 }, (_, i) => {
         const side = i % 2 === 0 ? -1 : 1
         const from = { x: 14 + 9.5 * i, y: 35 + 2 * side }
@@ -213,13 +221,18 @@ export const KINDS = {
       mmPerS: 24,
       closes: true,
     },
-    make: ({ mmPerS, size }) => {
+    make: ({ mmPerS, long }) => {
       const nail = { middle: { x: 45, y: 40 }, radiusMm: 30 }
       return {
-        ...{ wide: 90, high: 80, nail, wideMm: 0.9 * size },
+        ...{ wide: 90, high: 80, nail, wideMm: 0.9 * long },
         strokes: Array.from({ length: 5 }, (_, k) => {
           const path = drawn((t) =>
-            arc(nail.middle, 8 + 11 * Math.sin(Math.PI * t) ** 0.8, (TAU / 5) * (k + 0.86 * t)),
+            arc(
+              nail.middle,
+              // the wide end stays at the middle, half a slot further in
+              0.5 * long + 3 + 4 * Math.sin(Math.PI * t) ** 0.8,
+              (TAU / 5) * (k + 0.88 * t),
+            ),
           )
           return { ...rope(path, mmPerS), nails: turnedUnder(path, nail.middle, -(TAU / 5) * k) }
         }),
@@ -297,7 +310,9 @@ export function drillNamed(
   const mmPerS = Math.min(kind.mmPerS, MOST_FLOW / mouth.areaMm2)
   const flow = mmPerS * mouth.areaMm2
   const own = flows[stiffness].heightShare
-  const made = kind.make({ mmPerS, mouth, size: mouth.acrossMm, flow, heightShare: own })
+  const made = kind.make({
+    ...{ mmPerS, mouth, flow, size: mouth.acrossMm, long: openingSize(opening), heightShare: own },
+  })
   return {
     ...{ id: name, label: kind.label, does: kind.does, looks: kind.looks, closes: kind.closes ?? false },
     ...{ opening, stiffness, flow, nail: made.nail ?? null, section: null },

@@ -157,6 +157,14 @@ describe('the drills', () => {
       for (const p of path)
         expect(p.x > 4 && p.y > 4 && p.x < ideal.drill.wide - 4 && p.y < ideal.drill.high - 4).toBe(true)
   })
+  it.each(drillNames)('%s: has an ideal too for who can only squeeze and let go', (name) => {
+    const ideal = idealOf(drillNamed(name, settings), settings, false, 'timing')
+    const squeezes = new Set(ideal.trace.filter((s) => s.t > 0.2).map((s) => s.squeeze))
+    expect([...squeezes].every((p) => p <= 0.5)).toBe(true)
+    const { score, evidence } = judged(ideal, ideal.trace, { squeeze: 'timing', height: false, nail: false })
+    expect(score.total).toBeGreaterThan(99)
+    expect(evidence.filter((e) => e.strength > 0.3)).toEqual([])
+  })
   it('takes any tip and icing, at a pace that a hand can give', () => {
     const big = drillNamed('shells', settings, {
       ...{ opening: { family: 'star', teeth: 8, outerMm: 8, innerMm: 5, closed: false }, stiffness: 'stiff' },

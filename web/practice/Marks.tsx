@@ -1,6 +1,7 @@
 import type { Point } from '#core/practice/attempt'
 import { pointAt } from '#core/practice/drill'
 import type { Ideal } from '#core/practice/ideal'
+import { openingSize } from '#core/tips/index'
 import css from './Sheet.module.css'
 
 /** Strokes with a number each are no more than this: more would hide what they number. */
@@ -55,18 +56,26 @@ export function Marks(props: {
   )
 }
 
-/** Inside a ring, under anything else. */
+/** Inside a ring, outside what stands round a nail, before strokes that go their own ways, under anything else. */
 function besideOf({ drill, outlet }: Ideal, k: number): Point {
   const { path } = drill.strokes[k]!
   const at = pointAt(path, 0.45)
-  const beside = BESIDE_MM + outlet.mouth.acrossMm / 2
+  if (drill.looks === 'strokes') {
+    // before where it begins, out of the way of the others
+    const [first, next] = [path[0]!, pointAt(path, 0.1)]
+    const far = Math.hypot(next.x - first.x, next.y - first.y) || 1
+    return {
+      x: first.x - ((next.x - first.x) / far) * BESIDE_MM,
+      y: first.y - ((next.y - first.y) / far) * BESIDE_MM,
+    }
+  }
+  const beside = BESIDE_MM + (drill.nail ? openingSize(drill.opening) : outlet.mouth.acrossMm) / 2
   if (drill.closes) {
     const middle = drill.nail?.middle ?? { x: drill.wide / 2, y: drill.high / 2 }
     const far = Math.hypot(at.x - middle.x, at.y - middle.y) || 1
-    return {
-      x: at.x + ((middle.x - at.x) / far) * beside,
-      y: at.y + ((middle.y - at.y) / far) * beside,
-    }
+    // round a nail the middle is full
+    const way = drill.nail ? -beside : beside
+    return { x: at.x + ((middle.x - at.x) / far) * way, y: at.y + ((middle.y - at.y) / far) * way }
   }
   return { x: at.x, y: Math.min(drill.high - 3, at.y + beside) }
 }

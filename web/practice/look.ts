@@ -1,4 +1,5 @@
 import type { Ideal } from '#core/practice/ideal'
+import { openingSlot } from '#core/tips/index'
 import { type Look, rampOf } from './paint.ts'
 
 /** Icing that nobody has coloured. */
@@ -12,6 +13,7 @@ export function lookOf({ drill, outlet }: Ideal): Look {
   return {
     ...{ ramp: rampOf(PLAIN), ridges, flat: null },
     ...{ heightShare: outlet.heightShare, acrossMm: outlet.mouth.acrossMm },
+    towards: drill.nail && openingSlot(drill.opening) ? drill.nail.middle : null,
   }
 }
 

@@ -10,6 +10,8 @@ export interface Look {
   heightShare: number
   /** Across the opening, mm. */
   acrossMm: number
+  /** A slot always lies along the line to here, mm; else across the way it goes. */
+  towards: { x: number; y: number } | null
   /** Nothing of it but where it lies, in one grey. */
   flat: string | null
 }
@@ -79,6 +81,13 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
     ctx.stroke()
   }
 
+  const sideOf = ({ x, y }: Laid, alongX: number, alongY: number) => {
+    if (!look.towards) return { sideX: -alongY, sideY: alongX }
+    const [inX, inY] = [look.towards.x - x, look.towards.y - y]
+    const far = Math.hypot(inX, inY) || 1
+    return { sideX: inX / far, sideY: inY / far }
+  }
+
   const rope = (bit: Laid) => {
     const [headX, headY] = [Math.cos(bit.heading), Math.sin(bit.heading)]
     const follow = edge ? 1 - Math.exp(-bit.lengthMm / (TURNS_OVER * look.acrossMm)) : 1
@@ -90,7 +99,7 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
       ? RIPPLE * look.acrossMm * Math.sin((2 * Math.PI * along) / (RIPPLE_LONG * look.acrossMm))
       : 0
     const now: Edge = {
-      ...{ x: bit.x * pxPerMm, y: bit.y * pxPerMm, sideX: -wayY / size, sideY: wayX / size },
+      ...{ x: bit.x * pxPerMm, y: bit.y * pxPerMm, ...sideOf(bit, wayX / size, wayY / size) },
       half: Math.max(0, (bit.widthMm / 2 + ripple) * pxPerMm),
     }
     if (bit.gap) {

@@ -2,7 +2,7 @@ import { type Sample, USUAL_HEIGHT } from '#core/practice/attempt'
 import type { Laid } from '#core/practice/deposit'
 import { keyAt, nailAt, secondsOf } from '#core/practice/drill'
 import { USUAL_SQUEEZE } from '#core/practice/flow'
-import type { Ideal } from '#core/practice/ideal'
+import { type Ideal, RAMP_S } from '#core/practice/ideal'
 import { type Laying, newLaying } from '#core/practice/lay'
 import { kept, LEAST_APART_S } from '#core/practice/pack'
 
@@ -11,8 +11,6 @@ export type Squeezes = 'pen' | 'hold' | 'lever'
 /** What the other hand does with its lever, the wheel or the keys. */
 export type OtherHand = 'squeeze' | 'height' | 'nail' | 'nothing'
 
-/** Holding down comes to the usual squeeze within this, s. */
-const RAMP_S = 0.15
 /** A mouse button that is let go of is a hand that stops squeezing: the tip is lifted so much later, s. */
 const LIFTS_AFTER_S = 0.3
 /** After a lift the squeeze is listened to for so long, s. */

@@ -7,9 +7,11 @@ export interface Prefs {
   /** Flow follows the squeeze more gently than icing does. */
   gentle: boolean
   person: string
+  /** A stylus that presses has been used here. */
+  pen: boolean
 }
 
-const USUAL: Prefs = { other: 'nothing', gentle: false, person: '' }
+const USUAL: Prefs = { other: 'nothing', gentle: false, person: '', pen: false }
 
 export function usePrefs() {
   const [prefs, setPrefs] = useLocalStorage<Prefs>({

@@ -3,10 +3,13 @@ import { useDisclosure, useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { Order } from '#core/model/order'
+import type { PracticeSettings } from '#core/model/practice'
 import type { Workshop } from '#core/model/workshop'
 import type { DrillBefore } from '#core/practice/beforeOrder'
+import type { Drill } from '#core/practice/drill'
 import { drillFor, isDrillName } from '#core/practice/drillFor'
-import { idealOf } from '#core/practice/ideal'
+import { type Ideal, idealOf } from '#core/practice/ideal'
+import type { Senses } from '#core/practice/senses'
 import { describeOpening } from '#core/tips/index'
 import { useTries, useTry } from '../../data/practice.ts'
 import { PageHead, PartHead } from '../../parts/Card.tsx'
@@ -21,7 +24,7 @@ import { PrintSheet } from './PrintSheet.tsx'
 import { Result } from './Result.tsx'
 import { Setup } from './Setup.tsx'
 import { Tryout } from './Tryout.tsx'
-import { useTried } from './useTried.ts'
+import { type Trying, useTried } from './useTried.ts'
 
 /** What an order has to do with practice. */
 export interface BeforeOrder {
@@ -67,8 +70,12 @@ export function Practice(props: {
     [key, workshop, settings, tip, stiffness, shown.data],
   )
   const gentle = shown.data?.gentle ?? prefs.gentle
-  const ideal = useMemo(() => drill && idealOf(drill, settings.practice, gentle), [drill, settings, gentle])
-  const tried = useTried({ ideal, workshop, prefs, stored: shown.data ?? null })
+  const idealFor = useMemo(
+    () => drill && idealsOf(drill, settings.practice, gentle),
+    [drill, settings, gentle],
+  )
+  const tried = useTried({ idealFor, workshop, prefs, stored: shown.data ?? null })
+  const ideal = tried.result?.ideal ?? idealFor?.(prefs.pen || prefs.other === 'squeeze' ? 'full' : 'timing')
   const [round, setRound] = useState(0)
   if (!drill || !ideal)
     return (
@@ -79,6 +86,10 @@ export function Practice(props: {
   const px = pxPerMm ?? CSS_PX_PER_MM
   const own = (tries.data ?? []).filter((t) => t.drill === key && t.person === prefs.person)
   const Head = before ? PartHead : PageHead
+  const done: Trying['done'] = (samples, squeezes) => {
+    if ((squeezes === 'pen') !== prefs.pen && squeezes !== 'lever') set({ pen: squeezes === 'pen' })
+    tried.done(samples, squeezes)
+  }
   const again = () => {
     tried.clear()
     setRound((n) => n + 1)
@@ -112,7 +123,7 @@ export function Practice(props: {
         <section className={css.stage} aria-label="Sheet" ref={ref}>
           <Tryout
             key={`${key} ${round}`}
-            {...{ ideal, prefs, tried }}
+            {...{ ideal, prefs, tried, done }}
             pxPerMm={px}
             roomPx={width}
             hand={settings.hand}
@@ -130,6 +141,16 @@ export function Practice(props: {
       </div>
     </>
   )
+}
+
+/** The ideals of a drill, each made when it is asked for. */
+function idealsOf(drill: Drill, settings: PracticeSettings, gentle: boolean) {
+  const made = new Map<Senses['squeeze'], Ideal>()
+  return (squeeze: Senses['squeeze']): Ideal => {
+    const known = made.get(squeeze) ?? idealOf(drill, settings, gentle, squeeze)
+    made.set(squeeze, known)
+    return known
+  }
 }
 
 const isStiffness = (value: string | null): value is keyof Workshop['settings']['practice']['flows'] =>

@@ -57,18 +57,20 @@ export function Result({ ideal, tried, again }: { ideal: Ideal; tried: Trying; a
           }
         >
           <ul className={css.parts}>
-            {score.parts.map((part) => (
-              <li key={part.part}>
-                <p>
-                  <strong>{partLabels[part.part]}</strong>
-                  <span className={css.said}>{partWords(ideal, reads, part)}</span>
-                  <b>{Math.round(part.marks)}</b>
-                </p>
-                <div className={css.bar}>
-                  <i style={{ width: `${part.marks}%` }} />
-                </div>
-              </li>
-            ))}
+            {[...score.parts]
+              .sort((a, b) => a.marks - b.marks)
+              .map((part) => (
+                <li key={part.part}>
+                  <p>
+                    <strong>{partLabels[part.part]}</strong>
+                    <span className={css.said}>{partWords(ideal, reads, part)}</span>
+                    <b>{Math.round(part.marks)}</b>
+                  </p>
+                  <div className={css.bar}>
+                    <i style={{ width: `${part.marks}%` }} />
+                  </div>
+                </li>
+              ))}
           </ul>
           <p className="quiet">The weakest part counts most. {left}</p>
         </Card>

@@ -22,11 +22,12 @@ export function Tryout(props: {
   ideal: Ideal
   prefs: Prefs
   tried: Trying
+  done: Trying['done']
   pxPerMm: number
   roomPx: number
   hand: 'right' | 'left'
 }) {
-  const { ideal, prefs, tried, pxPerMm, roomPx, hand } = props
+  const { ideal, prefs, tried, done, pxPerMm, roomPx, hand } = props
   const { other } = prefs
   const acts = useRef<SheetActs | null>(null)
   const [squeeze, setSqueeze] = useState(0)
@@ -115,7 +116,7 @@ export function Tryout(props: {
           other={isOwn}
           acts={acts}
           onSqueeze={shows}
-          onDone={tried.done}
+          onDone={done}
         />
         <div className={css.rule} style={{ width: 10 * pxPerMm }}>
           10 mm

@@ -19,6 +19,8 @@ import type { Prefs } from '../../practice/prefs.ts'
 /** A try that is over, and what came of it. */
 export interface Tried extends Judged {
   id: string
+  /** What it was judged against: of a device that only tells when it is squeezed, one that does no more. */
+  ideal: Ideal
   samples: readonly Sample[]
   laid: readonly Laid[]
   reads: readonly StrokeRead[]
@@ -37,20 +39,21 @@ export interface Trying {
 
 /** Judges a try when it is done, and keeps it. @param stored one from before that is to be watched again. */
 export function useTried(about: {
-  ideal: Ideal | null
+  idealFor: ((squeeze: Senses['squeeze']) => Ideal) | null
   workshop: Workshop
   prefs: Prefs
   stored: PracticeTry | null
 }): Trying {
-  const { ideal, workshop, prefs, stored } = about
+  const { idealFor, workshop, prefs, stored } = about
   const { practice, hand } = workshop.settings
-  const [made, setMade] = useState<{ of: Ideal; result: Tried; kept: PracticeTry } | null>(null)
+  const [made, setMade] = useState<{ of: typeof idealFor; result: Tried; kept: PracticeTry } | null>(null)
   const [unkept, setUnkept] = useState<string | null>(null)
   const [cleared, setCleared] = useState<string | null>(null)
   const again = useMemo(() => {
+    const ideal = stored && idealFor?.(stored.senses.squeeze)
     if (!stored || !ideal || stored.drill !== ideal.drill.id) return null
     return judged(ideal, unpack(stored.trace), stored.senses, practice.sureAt, stored.id)
-  }, [stored, ideal, practice])
+  }, [stored, idealFor, practice])
   const keep = async (made: PracticeTry) => {
     setUnkept(null)
     try {
@@ -60,14 +63,16 @@ export function useTried(about: {
     }
   }
   return {
-    result: made?.of === ideal ? made.result : again && cleared !== again.id ? again : null,
+    result: made?.of === idealFor ? made.result : again && cleared !== again.id ? again : null,
     unkept,
     keepAgain: () => made && void keep(made.kept),
     done(samples, squeezes) {
-      if (!ideal) return
+      if (!idealFor) return
+      const squeeze = squeezes === 'hold' ? 'timing' : 'full'
+      const ideal = idealFor(squeeze)
       const { drill } = ideal
       const senses: Senses = {
-        squeeze: squeezes === 'hold' ? 'timing' : 'full',
+        squeeze,
         height: prefs.other === 'height',
         nail: drill.nail !== null && prefs.other === 'nail',
       }
@@ -79,7 +84,7 @@ export function useTried(about: {
         ...{ marks: result.score.total, parts: result.score.parts, says: result.advice.says },
         ...{ headline: result.advice.headline.slice(0, 200), trace: pack(samples) },
       }
-      setMade({ of: ideal, result, kept })
+      setMade({ of: idealFor, result, kept })
       // what lies nowhere near the way is no try
       if (result.reads.length > 0) void keep(kept)
     },
@@ -94,5 +99,5 @@ export function useTried(about: {
 function judged(ideal: Ideal, samples: readonly Sample[], senses: Senses, sureAt: number, id: string): Tried {
   const laid = layTrace(samples, ideal.outlet, ideal.middle)
   const reads = read(ideal.drill, ideal.outlet, samples, laid)
-  return { ...judge(ideal, reads, senses, sureAt), id, samples, laid, reads, senses }
+  return { ...judge(ideal, reads, senses, sureAt), id, ideal, samples, laid, reads, senses }
 }
