@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { readBakeryFile } from '#core/files/bakeryFile'
+import { loadTries } from './demoTries.ts'
 import { DyeRow } from './entities/dye.ts'
 import { BagRow, SettingsRow, TipRow } from './entities/workshop.ts'
 import { invalid } from './http/problems.ts'
@@ -45,6 +46,7 @@ async function loadBakery(em: EntityManager, data: unknown, now: Date): Promise<
   for (const { learnt: _, ...spec } of workshop.dyes)
     em.create(DyeRow, { id: spec.id, spec: { ...spec, owned: dyes.includes(spec.id) } })
   await em.flush()
+  await loadTries(em, settings.practice, now)
 }
 
 function readJson(path: string): unknown {

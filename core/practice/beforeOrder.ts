@@ -19,7 +19,7 @@ export interface DrillBefore {
   drill: DrillName
   label: string
   minutes: number
-  /** "18 hellebores", the most of it first. */
+  /** "48 × Hellebore", what there is most of. */
   sake: string
   /** Last marks; null where nobody has tried it. */
   marks: number | null
@@ -53,7 +53,11 @@ export function beforeOrder(
     const count = Math.max(1, use.strokes)
     need.strokes += count
     const name = use.form === 'words' ? use.layerName : use.flowerName
-    need.sakes.set(name, Math.max(need.sakes.get(name) ?? 0, use.flowers))
+    // a border and a word are one thing, however many pieces wear them
+    need.sakes.set(
+      name,
+      Math.max(need.sakes.get(name) ?? 0, use.form === 'border' || use.form === 'words' ? 1 : use.flowers),
+    )
     needs.set(drill, need)
   }
   const weighed = [...needs]
@@ -61,7 +65,12 @@ export function beforeOrder(
       const marks = lastMarks(marksOf(drill))
       const lacks = 100 - (marks ?? UNTRIED)
       const [name, flowersOf] = [...sakes].sort((a, b) => b[1] - a[1])[0]!
-      return { drill, marks, weight: Math.sqrt(count) * lacks, sake: `${flowersOf} × ${name}` }
+      return {
+        drill,
+        marks,
+        weight: Math.sqrt(count) * lacks,
+        sake: flowersOf > 1 ? `${flowersOf} × ${name}` : name,
+      }
     })
     .sort((a, b) => b.weight - a.weight)
     .slice(0, DRILLS)

@@ -37,7 +37,7 @@ export function drillFor(
   if (!made) return null
   const drill: Drill = {
     ...made,
-    ...{ id: key, label: `${flower.name}: ${flower.layers[index]!.name}` },
+    ...{ id: key, label: `${flower.name}, ${flower.layers[index]!.name}` },
     does: 'As in the flower, seen from above: the nail turns as it does there.',
   }
   return set.hand === 'left' ? mirrored(drill) : drill

@@ -65,8 +65,8 @@ export const KINDS = {
       strokes: [
         rope(
           evenly([
-            { x: 20, y: 20 },
-            { x: 120, y: 20 },
+            { x: 15, y: 20 },
+            { x: 115, y: 20 },
           ]),
           mmPerS,
         ),

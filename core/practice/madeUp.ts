@@ -4,7 +4,7 @@ import { type Drill, keyAt, lengthOf, nailAt, pointAt, secondsOf } from './drill
 import type { HandFault } from './faults.ts'
 import { BETWEEN_S } from './ideal.ts'
 
-/** How a made-up hand differs from an exact one. */
+/** How a made-up hand differs from an exact one: for the demo bakery and for tests. */
 export interface Skill {
   /** Off the way, mm, and where a stroke begins and ends. */
   offMm: number
@@ -51,6 +51,13 @@ export const NOISY = skill(0.4, 0.55, {
 export const BEGINNER = skill(1.1, 1.5, {
   ...{ pace: 0.12, paceWithin: 0.2, squeeze: 0.07, between: 0.11, within: 0.13, release: 0.09, nail: 0.25 },
 })
+
+/** A hand that is so far, 0 to 1, from one to another. */
+export function onTheWay(from: Skill, to: Skill, share: number): Skill {
+  const out = { ...from }
+  for (const key of Object.keys(from) as (keyof Skill)[]) out[key] = from[key] + (to[key] - from[key]) * share
+  return out
+}
 
 /** What can go wrong at a drill at all. */
 export function canGoWrong(drill: Drill): HandFault[] {

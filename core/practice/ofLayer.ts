@@ -25,6 +25,8 @@ const NAIL_MM = 5
 const MOST_FLOW = 700
 /** Flow follows the squeeze by about this power, for finding the flow that a stroke's own squeeze needs. */
 const POWER = 1.8
+/** A sheet that stands shows this share of its slot at least. */
+const LEAST_SEEN = 0.12
 /** How finely a stroke's clock is written down. */
 const KEYS = 40
 
@@ -72,7 +74,7 @@ export function drillOfLayer(
     nail: turns ? { middle, radiusMm: far + NAIL_MM } : null,
     flow: wanted / slower,
     section: long > 0 ? area : null,
-    heightShare: slot && !spots ? (4 * area) / (Math.PI * slot.lengthMm ** 2) : null,
+    heightShare: slot && !spots ? (4 * area) / (Math.PI * seenWidth(own, slot.lengthMm) ** 2) : null,
     looks: spots ? 'spots' : ropes ? 'rope' : strokes.length < 3 ? 'strokes' : 'row',
     closes: standsRound(layer) && strokes.length >= 3 && strokes.length === layer.count,
     strokes,
@@ -82,6 +84,12 @@ export function drillOfLayer(
 /** Whether a layer is a drill at all: what is poured or flooded is no stroke of a hand. */
 export const isDrill = ({ layer }: ResolvedLayer): boolean =>
   layer.count > 0 && strokeDefinition(layer.stroke.kind).rests !== 'spreads'
+
+/** How wide a sheet is as seen from above, mm: all of its slot where that lies, hardly more than its thickness where it stands. */
+function seenWidth(own: readonly ShownStroke[], slotMm: number): number {
+  const lies = own.flatMap((s) => s.moments.map(({ slot }) => (slot ? Math.hypot(slot[0], slot[1]) : 0)))
+  return slotMm * Math.max(LEAST_SEEN, lies.reduce((sum, v) => sum + v, 0) / lies.length)
+}
 
 /** One shown stroke from above; y goes down, so a nail that is shown turning anticlockwise is turned by a negative angle. */
 function strokeOf(

@@ -30,16 +30,18 @@ export interface Work {
 export function activitiesOf(order: Order, plan: PlanOfWork, workshop: Workshop): Work {
   const of = worked(order, plan, workshop)
   const { piped, others } = piping(of)
+  const bases = baseMakes(of)
   const drills = order.drills.map(({ drill, label, minutes }) =>
     activity({
       ...{ id: idOf.practise(drill), kind: 'practise', what: label, where: 'on the practice sheet' },
-      ...{ minutes, pipes: true },
+      // with plain icing, as soon as there is some
+      ...{ minutes, pipes: true, after: after(...bases.slice(0, 1).map((b) => b.id)) },
     }),
   )
   for (const { activity: a } of piped) a.after.push(...after(...drills.map((d) => d.id)))
   const activities = [
     ...drills,
-    ...baseMakes(of),
+    ...bases,
     ...bowls(of),
     ...fillings(of),
     ...piped.map((p) => p.activity),

@@ -113,7 +113,12 @@ export async function collectBackup(em: EntityManager, now: Date): Promise<Backu
       ...{ id: row.id, entryId: row.entryId, type: row.type, addedAt: iso(row.addedAt) },
       image: Buffer.from(row.image).toString('base64'),
     })),
-    tries: read('tries', 'practice_tries', await em.find(PracticeRow, {}, byId), (row) => row.made),
+    tries: read(
+      'tries',
+      'practice_tries',
+      await em.find(PracticeRow, {}, { orderBy: { number: 'asc' }, disableIdentityMap: true }),
+      (row) => row.made,
+    ),
     unread,
   }
 }

@@ -7,6 +7,8 @@ export const PracticeRow = defineEntity({
   tableName: 'practice_tries',
   properties: {
     id: p.string().primary().length(64),
+    /** Tries of one minute come as they were made. */
+    number: p.bigint('number').autoincrement(),
     made: p.json<PracticeTry>(),
   },
 })

@@ -6,6 +6,7 @@ export class Migration009Practice extends Migration {
     this.addSql(`
       create table practice_tries (
         id varchar(64) primary key,
+        number bigserial not null,
         made jsonb not null
       )`)
   }

@@ -12,7 +12,7 @@ export function practiceRoutes({ orm }: AppContext): Router {
 
   route(router, orm, endpoints.list, async ({ em }) => {
     const rows = await em.execute<{ mark: PracticeMark }[]>(
-      `select made - 'trace' as mark from practice_tries order by made ->> 'at', id`,
+      `select made - 'trace' as mark from practice_tries order by made ->> 'at', number`,
     )
     return rows.map((r) => r.mark)
   })

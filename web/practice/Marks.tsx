@@ -9,7 +9,7 @@ const MOST_NUMBERED = 14
 /** How far beside a stroke its number stands, mm, beyond half the icing. */
 const BESIDE_MM = 6
 
-/** Numbers beside the strokes of a drill, and where the next one begins. */
+/** The ways of a drill while it is piped, numbers beside its strokes of a drill, and where the next one begins. */
 export function Marks(props: {
   ideal: Ideal
   pxPerMm: number
@@ -29,6 +29,17 @@ export function Marks(props: {
       viewBox={`0 0 ${drill.wide} ${drill.high}`}
       aria-hidden="true"
     >
+      {chosen === undefined &&
+        drill.strokes.map(({ path }) => (
+          <polyline
+            key={`${path[0]!.x} ${path[0]!.y}`}
+            className={css.way}
+            points={path
+              .filter((_, i) => i % 3 === 0 || i === path.length - 1)
+              .map((p) => `${p.x},${p.y}`)
+              .join(' ')}
+          />
+        ))}
       {many &&
         drill.strokes.map((stroke, k) => {
           const { x, y } = besideOf(ideal, k)

@@ -28,7 +28,7 @@ const LIGHT = [-0.42, -0.6, 0.68] as const
 /** How much of the light is everywhere. */
 const AMBIENT = 0.3
 /** A rope turns its sides over this share of the opening: a cell alone knows its way badly. */
-const TURNS_OVER = 0.5
+const TURNS_OVER = 0.8
 /** Ripple of a heap: share of the opening to either side, and its length in openings. */
 const RIPPLE = 0.16
 const RIPPLE_LONG = 2.4

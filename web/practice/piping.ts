@@ -13,6 +13,8 @@ export type OtherHand = 'squeeze' | 'height' | 'nail' | 'nothing'
 
 /** A mouse button that is let go of is a hand that stops squeezing: the tip is lifted so much later, s. */
 const LIFTS_AFTER_S = 0.3
+/** A tip that nothing was heard of for so long stays where it is, s; sooner it may be on its way, and a slow pointer has not said so yet. */
+const STAYS_AFTER_S = 0.08
 /** After a lift the squeeze is listened to for so long, s. */
 const LISTENS_S = 0.5
 
@@ -64,6 +66,8 @@ export function newPiping(ideal: Ideal, other: OtherHand): Piping {
   let strokes = 0
 
   let now = 0
+  /** When the pointer last said where it is, ms. */
+  let heardAt = 0
 
   const seconds = (ms: number) => (ms - (zero ?? ms)) / 1000
   const squeezeAt = (ms: number): number => {
@@ -120,6 +124,7 @@ export function newPiping(ideal: Ideal, other: OtherHand): Piping {
     press(touch, by) {
       now = touch.ms
       zero ??= touch.ms
+      heardAt = touch.ms
       if (down) lift(touch.ms)
       squeezes = by
       ;[x, y, pressure] = [touch.x, touch.y, touch.pressure]
@@ -130,12 +135,14 @@ export function newPiping(ideal: Ideal, other: OtherHand): Piping {
     },
     move(touch) {
       if (!down) return
+      now = heardAt = touch.ms
       ;[x, y, pressure] = [touch.x, touch.y, touch.pressure]
       push(touch.ms)
     },
     release(touch, staysDown) {
       if (!down) return
       ;[x, y] = [touch.x, touch.y]
+      now = heardAt = touch.ms
       pressed = false
       stays = staysDown
       letGoAt = touch.ms
@@ -146,8 +153,9 @@ export function newPiping(ideal: Ideal, other: OtherHand): Piping {
       now = ms
       if (zero === null) return
       if (down && stays && (ms - letGoAt) / 1000 > LIFTS_AFTER_S) lift(ms)
-      else if (down) push(ms)
-      else if (liftedAt !== null && (ms - liftedAt) / 1000 < LISTENS_S) push(ms)
+      else if (down) {
+        if ((ms - heardAt) / 1000 > STAYS_AFTER_S) push(ms)
+      } else if (liftedAt !== null && (ms - liftedAt) / 1000 < LISTENS_S) push(ms)
     },
     lever(value) {
       if (other === 'height') height = value

@@ -61,8 +61,8 @@ export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
     case 'drill':
       return (
         <p>
-          On a practice sheet, with the tip and the icing of the order. It is scraped off and used again while
-          it is clean.
+          On the sheet, or on parchment over the printed one with plain icing: it is scraped off and used
+          again while it is clean.
         </p>
       )
     case 'practise':

@@ -47,7 +47,7 @@ export function DrillList(props: {
             ))}
           </ul>
           <Button fullWidth size="md" onClick={before.settle}>
-            {settled.length > 0 ? 'Take it out of the timeline' : 'Put it in the timeline'}
+            {settled.length > 0 ? 'Not in the timeline' : 'Put it in the timeline'}
           </Button>
           {settled.length > 0 && (
             <p className="quiet">

@@ -1,14 +1,15 @@
-import type { PracticeMark } from '#core/model/practiceTry'
+import type { PracticeMark, PracticeTry } from '#core/model/practiceTry'
 import { STEADY } from '#core/practice/advice'
 import { progressOf, SLOPE_FROM } from '#core/practice/progress'
 import { counted } from '#core/units'
 import { Card } from '../../parts/Card.tsx'
 import { Chart, useInk } from '../../parts/Chart.tsx'
+import { Earlier } from './Earlier.tsx'
 
 const FEW = 5
 
 /** How a drill goes over time: every try, the last five against the first. */
-export function Getting({ marks }: { marks: readonly PracticeMark[] }) {
+export function Getting({ marks, shown }: { marks: readonly PracticeMark[]; shown: PracticeTry | null }) {
   const ink = useInk()
   const { tries, first, last, halvesAfter, inTheHand } = progressOf(marks)
   if (tries === 0) return null
@@ -70,6 +71,7 @@ export function Getting({ marks }: { marks: readonly PracticeMark[] }) {
           ` What is missing halves each time you have piped it ${halvesAfter < 20 ? `${halvesAfter.toFixed(1)} times` : 'many times'} as often.`}
         {inTheHand && ' It is in your hand: three steady ones on two days.'}
       </p>
+      <Earlier marks={marks} shown={shown} />
     </Card>
   )
 }

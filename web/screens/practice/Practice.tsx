@@ -97,7 +97,7 @@ export function Practice(props: {
   return (
     <>
       <Head
-        title={`Practice: ${drill.label.charAt(0).toLowerCase()}${drill.label.slice(1)}`}
+        title={`Practice: ${isDrillName(key) ? drill.label.charAt(0).toLowerCase() + drill.label.slice(1) : drill.label}`}
         line={
           <>
             {describeOpening(drill.opening)}, {drill.stiffness} ·{' '}
@@ -131,7 +131,7 @@ export function Practice(props: {
         </section>
         <div className={css.beside}>
           <Result ideal={ideal} tried={tried} again={again} />
-          <Getting marks={own} />
+          <Getting marks={own} shown={shown.data ?? null} />
         </div>
         <DrillList
           {...{ base, before, workshop }}

@@ -118,9 +118,9 @@ export function Tryout(props: {
           onSqueeze={shows}
           onDone={done}
         />
-        <div className={css.rule} style={{ width: 10 * pxPerMm }}>
-          10 mm
-        </div>
+        <p className={css.rule}>
+          <i style={{ width: 10 * pxPerMm }} /> 10 mm
+        </p>
       </div>
       <Group gap={8} className={css.acts}>
         <Button size="md" onClick={() => acts.current?.done()}>
