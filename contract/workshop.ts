@@ -12,7 +12,7 @@ export const learntSchema = z.object({
   figures: z.array(
     z.object({
       key: z.string(),
-      kind: z.enum(['grams', 'spread', 'seconds', 'spoiled', 'residue', 'open']),
+      kind: z.enum(['grams', 'spread', 'seconds', 'spoiled', 'residue', 'bowl', 'open']),
       name: z.string(),
       start: z.number(),
       now: z.number(),

@@ -135,6 +135,8 @@ test('axe finds nothing on any screen, and the browser says which one it is', as
     'Logbook · Kanten',
     'What goes wrong · Kanten',
     `Bench · ${OBSERVATORY} · Kanten`,
+    'Practice: five petals, nail turning · Kanten',
+    'What practice rests on · Kanten',
     'Week · Kanten',
     'Settings · Kanten',
     'Deleted · Kanten',

@@ -93,7 +93,7 @@ export function logEntryOf(run: Worked, counted: Tally, events: readonly BenchEv
           stiffness: b.stiffness,
         },
         ...{ plannedGrams: b.grams, ...leftOf(bowlSubject(b.id)) },
-        ...{ expectedGrams: expectedOf(b, frozen), stiffnessUsed: null, drops: [] },
+        ...{ expectedGrams: expectedOf(b, frozen), stiffnessUsed: null, drops: [], stayedGrams: null },
         ranShort: told.short.has(bowlSubject(b.id)) || ranOut,
       }
     }),

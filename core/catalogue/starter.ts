@@ -100,4 +100,5 @@ export const starterWorkshop: Workshop = {
   bags: [...starterBags],
   dyes: catalogueDyes.map((dye) => ({ ...dye, owned: starterDyes.includes(dye.id) })),
   settings: starterSettings,
+  hands: [],
 }

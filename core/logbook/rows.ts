@@ -16,6 +16,7 @@ export function logRows(entries: readonly LogEntry[]) {
     const none = {
       planned_grams: '',
       left_grams: '',
+      stayed_grams: '',
       estimated: '',
       ran_short: '',
       wanted: '',
@@ -34,6 +35,7 @@ export function logRows(entries: readonly LogEntry[]) {
         ...none,
         planned_grams: round(b.plannedGrams),
         left_grams: round(b.leftGrams),
+        stayed_grams: round(b.stayedGrams),
         estimated: b.estimated ? 'yes' : '',
         ran_short: b.ranShort ? 'yes' : '',
         piped_at: b.stiffnessUsed ?? '',

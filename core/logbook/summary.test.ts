@@ -8,7 +8,7 @@ import { found, summaryOf } from './summary.ts'
 const bowl = (colour: string, leftGrams: number | null, ranShort = false): LogEntry['batches'][number] => ({
   ...{ id: colour, colour, hex: '#8f86b2', icingKindId: 'butter-sugar', stiffness: 'stiff' },
   ...{ plannedGrams: 100, leftGrams, estimated: false, ranShort },
-  ...{ expectedGrams: null, stiffnessUsed: null, drops: [] },
+  ...{ expectedGrams: null, stiffnessUsed: null, drops: [], stayedGrams: null },
 })
 const entry = logEntrySchema.parse({
   ...{ schemaVersion: logEntryVersion, id: 'a', orderId: null, title: 'Tea', at: '2027-08-14T16:00' },

@@ -12,6 +12,7 @@ const fieldWords: Record<string, string> = {
   icingKindId: 'Icing kind',
   safety: 'How sure each colour must last',
   practicePerFlower: 'Practice flowers of each kind',
+  piper: 'Who pipes it',
   drills: 'Drills before the order',
   mixing: 'Way of mixing',
   bagPins: 'What is settled about bags',

@@ -31,6 +31,8 @@ export const loggedBatchSchema = z.object({
     .default([]),
   /** null where nobody weighed what was left. */
   leftGrams: grams.nullable(),
+  /** What could not be scraped out of its bowl, on the scale; null where nobody weighed that. */
+  stayedGrams: grams.nullable().default(null),
   /** By thirds and by eye, not by a scale. */
   estimated: z.boolean(),
   ranShort: z.boolean(),

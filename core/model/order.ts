@@ -237,6 +237,8 @@ export const orderFields = z.object({
   promiseFor: promiseForSchema.default('colour'),
   /** Flowers of each kind piped for practice before the real ones. */
   practicePerFlower: z.number().int().min(0).max(50, 'At most 50 practice flowers of a kind.').default(1),
+  /** Who pipes it, where that is settled: plans then go by what is learnt of that hand. */
+  piper: z.string().trim().max(80, 'At most 80 characters.').default(''),
   /** Drills before the first flower, as the timeline has them. */
   drills: z
     .array(

@@ -119,6 +119,15 @@ export const settingsSchema = z.object({
 })
 export type Settings = z.infer<typeof settingsSchema>
 
+/** What records have taught of one pair of hands beside the others: grams and seconds, as factors. */
+export const learntHandSchema = z.object({
+  /** As it is compared: small letters, no spaces around it. */
+  name: z.string().max(80),
+  grams: z.number().positive(),
+  pace: z.number().positive(),
+})
+export type LearntHand = z.infer<typeof learntHandSchema>
+
 /** Everything the bakery owns and knows, as far as a plan needs it. */
 export const workshopSchema = z.object({
   tips: z.array(ownedTipSchema),
@@ -127,5 +136,6 @@ export const workshopSchema = z.object({
   bags: z.array(bagStockSchema),
   dyes: z.array(dyeSchema),
   settings: settingsSchema,
+  hands: z.array(learntHandSchema).default([]),
 })
 export type Workshop = z.infer<typeof workshopSchema>

@@ -18,6 +18,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     safety: 'safe',
     promiseFor: 'colour',
     practicePerFlower: 1,
+    piper: '',
     drills: [],
     mixing: { school: 'separate' },
     bagPins: [],

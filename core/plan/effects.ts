@@ -2,12 +2,13 @@ import { recipesOf } from '../logbook/learn/shares.ts'
 import type { Flower } from '../model/flower.ts'
 import type { Order } from '../model/order.ts'
 import type { Workshop } from '../model/workshop.ts'
+import { handName } from './handed.ts'
 import { planFigures } from './index.ts'
 
 /** A learnt figure as far as its effect is asked for. */
 export interface Taught {
   key: string
-  kind: 'grams' | 'spread' | 'seconds' | 'spoiled' | 'residue' | 'open'
+  kind: 'grams' | 'spread' | 'seconds' | 'spoiled' | 'residue' | 'bowl' | 'open'
   start: number
   now: number
 }
@@ -46,6 +47,7 @@ export function effectsOn(order: Order, workshop: Workshop, figures: readonly Ta
     const effect = key.replace(/^\S+ /, '')
     if (effect === `flower ${id}`) return Number.POSITIVE_INFINITY
     if (effect === 'hand') return 1
+    if (effect.startsWith('person ')) return effect === `person ${handName(order.piper)}` ? 1 : 0
     return effect.startsWith('flower') ? 0 : (recipes.effectsOf(id).find((e) => e.key === effect)?.share ?? 0)
   }
 }

@@ -7,6 +7,7 @@ import type { SetOn } from '../model/setOn.ts'
 import type { OwnedTip } from '../model/tip.ts'
 import type { Workshop } from '../model/workshop.ts'
 import { formatLength, formatWeight } from '../units.ts'
+import { handedWorkshop } from './handed.ts'
 
 /** The order and workshop by id, as every stage needs them. */
 export interface Lookup {
@@ -37,8 +38,9 @@ export function isUnchosen(colourId: string): boolean {
   return colourId.startsWith(`${UNCHOSEN}.`)
 }
 
-/** Builds the lookup; its functions throw for ids that `orderFaults` would have refused. */
-export function lookUp(order: Order, workshop: Workshop): Lookup {
+/** Builds the lookup, as things are for the hand that pipes the order; its functions throw for ids that `orderFaults` would have refused. */
+export function lookUp(order: Order, bakery: Workshop): Lookup {
+  const workshop = handedWorkshop(order, bakery)
   const flower = finder('flower', workshop.flowers)
   const colours = new Map(order.colours.map((c) => [c.id, c]))
   return {

@@ -48,7 +48,7 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
   const known = readSettings(settings, unreadable)
   const learnt = learn(
     await loadRecords(em, known.setBack, unreadable),
-    { flowers: allFlowers, tips: allTips, icings: allIcings },
+    { flowers: allFlowers, tips: allTips, icings: allIcings, settings: known },
     (icing) => timesOf(icing).bagMinutes,
   )
   const calibrations = Object.fromEntries(
@@ -62,6 +62,7 @@ export async function loadWorkshop(em: EntityManager): Promise<StoredWorkshop> {
       dyes: await loadDyes(em, dyes, allIcings, unreadable),
       bags: allBags,
       settings: known,
+      hands: learnt.hands,
     },
     calibrations,
     taught: { pace: Object.fromEntries(learnt.pace), spoiled: Object.fromEntries(learnt.spoiled) },

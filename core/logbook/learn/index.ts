@@ -1,14 +1,14 @@
 import { calibrationRange, type Flower, spreadRange } from '../../model/flower.ts'
 import type { IcingKind } from '../../model/icing.ts'
-import type { Workshop } from '../../model/workshop.ts'
+import type { LearntHand, Settings, Workshop } from '../../model/workshop.ts'
 import { type Known, knownFrom, type NormalPrior, type Seen } from './normal.ts'
 import { openTimes } from './openTime.ts'
-import { residueTimes, spoilRates } from './rates.ts'
+import { bowlResidue, residueTimes, spoilRates } from './rates.ts'
 import { gramsSeen, type Records, type SetAside, secondsSeen } from './records.ts'
 import { recipesOf } from './shares.ts'
 
 /** What kinds of figures are learnt. */
-export type LearntKind = 'grams' | 'spread' | 'seconds' | 'spoiled' | 'residue' | 'open'
+export type LearntKind = 'grams' | 'spread' | 'seconds' | 'spoiled' | 'residue' | 'bowl' | 'open'
 
 /** One learnt figure: where it began, where it is, and what told it. */
 export interface LearntFigure {
@@ -33,6 +33,8 @@ export interface Learnt {
   spoiled: Map<string, number>
   residue: number
   open: Map<string, number>
+  /** Hands that were named, by name. */
+  hands: LearntHand[]
 }
 
 /** Before anything is recorded the model is right within 30 %, shared among the hand, strokes and the flower itself. */
@@ -61,7 +63,7 @@ const within = ({ least, most }: { least: number; most: number }, value: number)
 /** All that is learnt, from every record at once: nothing is kept that a corrected entry would leave behind. */
 export function learn(
   records: Records,
-  workshop: Pick<Workshop, 'flowers' | 'tips' | 'icings'>,
+  workshop: Pick<Workshop, 'flowers' | 'tips' | 'icings'> & { settings: Pick<Settings, 'bowlResidueGrams'> },
   openOf: (icing: IcingKind) => number,
 ): Learnt {
   const recipes = recipesOf(workshop.flowers, workshop.tips)
@@ -71,6 +73,7 @@ export function learn(
   const seconds = robust(told.seconds.seen, SECONDS)
   const rates = spoilRates(records, (id) => flowers.get(id)?.spoilRate ?? 0.05)
   const residue = residueTimes(records)
+  const bowls = bowlResidue(records, workshop.settings.bowlResidueGrams)
   const open = openTimes(records, (id) => {
     const icing = workshop.icings.find((i) => i.id === id)
     return icing ? openOf(icing) : null
@@ -167,6 +170,16 @@ export function learn(
       band: null,
       records: residue.records,
     })
+  if (bowls.records > 0)
+    figures.push({
+      key: 'residue bowls',
+      kind: 'bowl',
+      name: 'What stays in a bowl',
+      start: bowls.start,
+      now: bowls.now,
+      band: null,
+      records: bowls.records,
+    })
   for (const [id, time] of open)
     figures.push({
       key: `open ${id}`,
@@ -185,7 +198,18 @@ export function learn(
     spoiled: new Map([...rates].map(([id, rate]) => [id, rate.now])),
     residue: residue.now,
     open: new Map([...open].map(([id, time]) => [id, time.now])),
+    hands: handsOf(grams, seconds),
   }
+}
+
+/** What is known of each hand beside all hands together. */
+function handsOf(grams: Known, seconds: Known): LearntHand[] {
+  const keys = [...new Set([...grams.keys, ...seconds.keys])].filter((key) => key.startsWith('person '))
+  const of = (known: Known, key: string) =>
+    known.keys.includes(key) ? Math.exp(known.mean([{ key, share: 1 }])) : 1
+  return keys.map((key) => ({
+    ...{ name: key.slice('person '.length), grams: of(grams, key), pace: of(seconds, key) },
+  }))
 }
 
 /** Whether anything at all is known of a flower; one that was set back and not recorded since is as it began. */

@@ -232,3 +232,50 @@ it('is what weighing the whole by its exact covariance gives', () => {
   expect(known.mean([{ key: 'x', share: 1 }])).toBeCloseTo((perDay[0]! + perDay[1]!) / precision, 10)
   expect(known.stray([{ key: 'x', share: 1 }])).toBeCloseTo(Math.sqrt(1 / precision), 10)
 })
+
+describe('what stays in a bowl', () => {
+  const bowl = (stayedGrams: number | null) => ({
+    ...{ id: 'b', colour: 'Dusk', hex: '#8f86b2', icingKindId: 'butter-sugar', stiffness: 'stiff' as const },
+    ...{ plannedGrams: 140, expectedGrams: null, leftGrams: null, estimated: false, ranShort: false },
+    ...{ stayedGrams },
+  })
+  const of = (stayed: number | null, n: number, more: Partial<Records> = {}) =>
+    taught({
+      entries: Array.from({ length: n }, () => entry(0, { batches: [bowl(stayed)] as never })),
+      ...more,
+    }).figures.find((f) => f.key === 'residue bowls')
+  const start = starterWorkshop.settings.bowlResidueGrams
+
+  it('goes from the bakery’s own figure, which counts for eight bowls, to what was weighed', () => {
+    expect(of(null, 3)).toBeUndefined()
+    expect(of(start + 9, 8)!.now).toBeCloseTo(start + 4.5, 6)
+    expect(of(start + 9, 400)!.now).toBeCloseTo(start + 9, 0)
+    // a bowl that was not scraped at all says nothing
+    expect(of(480, 8)).toBeUndefined()
+  })
+  it('is set back', () => {
+    const setBack = { 'residue bowls': { until: '2028-01-01T00:00:00Z', besides: [] } }
+    expect(of(start + 9, 8, { setBack })).toBeUndefined()
+  })
+})
+
+it('gives each hand its own factor beside all hands together', () => {
+  // Ada squeezes a tenth more than Bea, and takes a third less time
+  const entries = Array.from({ length: 60 }, (_, n) => {
+    const ada = n % 2 === 0
+    return entry(n, {
+      people: [ada ? 'Ada' : ' bea '],
+      flowers: [
+        flower(ids[(n >> 1) % ids.length]!, {
+          weighed: { count: 5, grams: 30 * (ada ? 1.05 : 0.95) },
+          minutes: 24 * (ada ? 0.8 : 1.2),
+        }) as never,
+      ],
+    })
+  })
+  const { hands } = taught({ entries })
+  expect(hands.map((h) => h.name).sort()).toEqual(['ada', 'bea'])
+  const of = (name: string) => hands.find((h) => h.name === name)!
+  expect(of('ada').grams / of('bea').grams).toBeGreaterThan(1.07)
+  expect(of('ada').pace / of('bea').pace).toBeLessThan(0.72)
+})

@@ -62,3 +62,26 @@ export function residueTimes(records: Records): { now: number; records: number }
   }
   return { now: sum / weights, records: n }
 }
+
+/** What stays in a bowl that was scraped, g: from bowls that were put on the scale then, and the bakery's own figure for eight of them. */
+export function bowlResidue(
+  records: Records,
+  start: number,
+): { start: number; now: number; records: number } {
+  const aged = agedBy(records)
+  let [sum, weights, n] = [RESIDUE_PRIOR * start, RESIDUE_PRIOR, 0]
+  for (const { id, batches, at } of records.entries) {
+    if (!counts(records, 'residue bowls', { id, at })) continue
+    for (const { stayedGrams } of batches) {
+      if (stayedGrams === null || stayedGrams > MOST_IN_BOWL) continue
+      const weight = aged(dayOf(at))
+      sum += weight * stayedGrams
+      weights += weight
+      n++
+    }
+  }
+  return { start, now: sum / weights, records: n }
+}
+
+/** More than this stays in no bowl that was scraped, g: settings allow no more. */
+const MOST_IN_BOWL = 100

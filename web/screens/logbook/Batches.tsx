@@ -33,6 +33,7 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
             <th>piped at</th>
             <th>planned</th>
             <th>left</th>
+            <th>stayed in the bowl</th>
             <th>drops as added</th>
             <th>ran short</th>
           </tr>
@@ -72,6 +73,20 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                   onChange={(leftGrams) => change(i, `left of ${b.colour}`, { leftGrams, estimated: false })}
                 />
                 {b.estimated && <span className="quiet">by eye</span>}
+              </td>
+              <td>
+                <OptionalNumberField
+                  label={`Stayed in the bowl of ${b.colour}, ${b.stiffness}`}
+                  hideLabel
+                  unit="g"
+                  width={96}
+                  decimals={1}
+                  value={b.stayedGrams}
+                  schema={loggedBatchSchema.shape.stayedGrams.unwrap().unwrap()}
+                  onChange={(stayedGrams) =>
+                    change(i, `what stayed in the bowl of ${b.colour}`, { stayedGrams })
+                  }
+                />
               </td>
               <td>
                 <TextField

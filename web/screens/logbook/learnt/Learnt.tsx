@@ -10,7 +10,7 @@ import { type StrokeKind, strokeDefinition, strokes } from '#core/strokes/index'
 import { formatMinutes } from '#core/units'
 import { api } from '../../../data/api.ts'
 import { useOrders } from '../../../data/orders.ts'
-import { editIcing, setBackLearnt, useWorkshop } from '../../../data/workshop.ts'
+import { editIcing, editSettings, setBackLearnt, useWorkshop } from '../../../data/workshop.ts'
 import { Card } from '../../../parts/Card.tsx'
 import { today } from '../../../parts/calendar.ts'
 import { DataTable } from '../../../parts/DataTable.tsx'
@@ -26,9 +26,9 @@ const groups: { kinds: LearntFigure['kind'][]; title: string; about: string }[] 
   { kinds: ['seconds'], title: 'Seconds', about: 'timed over computed' },
   { kinds: ['spoiled'], title: 'Spoiled', about: 'of all that are begun' },
   {
-    kinds: ['residue', 'open'],
-    title: 'Bags',
-    about: 'what stays in them, and how long icing is good in them',
+    kinds: ['residue', 'bowl', 'open'],
+    title: 'Bags and bowls',
+    about: 'what stays in them, and how long icing is good in bags; taken over by you',
   },
 ]
 
@@ -142,6 +142,18 @@ function Back({ figure, entries }: { figure: LearntFigure; entries: readonly Log
           Use it
         </Button>
       )}
+      {figure.kind === 'bowl' && (
+        <Button
+          size="compact-sm"
+          onClick={() => {
+            const bowlResidueGrams = Math.round(figure.now * 10) / 10
+            editSettings((s) => ({ ...s, bowlResidueGrams }))
+            tell(`${bowlResidueGrams} g now stay in every bowl that is planned.`)
+          }}
+        >
+          Use it
+        </Button>
+      )}
       <Button
         size="compact-sm"
         onClick={async () => {
@@ -165,6 +177,7 @@ const nameOf = (f: LearntFigure): string =>
 function read({ kind }: LearntFigure, value: number): string {
   if (kind === 'spoiled' || kind === 'spread') return `${(100 * value).toFixed(1)} %`
   if (kind === 'open') return formatMinutes(value)
+  if (kind === 'bowl') return `${value.toFixed(1)} g`
   return `× ${value.toFixed(2)}`
 }
 

@@ -4,6 +4,8 @@ import { allergenSchema, allergenWords } from '#core/common'
 import type { IcingKind } from '#core/model/icing'
 import { type Order, orderFields } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
+import type { Workshop } from '#core/model/workshop'
+import { handName } from '#core/plan/handed'
 import { allergenProof } from '#core/plan/proof'
 import { formatMinuteParts, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -31,6 +33,8 @@ export function Brief() {
     (value: Order[K]) =>
       edit(label, (o) => ({ ...o, [key]: value }), key)
   const [changed, setChanged] = useState<{ from: IcingKind; to: IcingKind } | null>(null)
+  // whoever is chosen stays to be chosen, though nobody of that name works here any more
+  const hands = [...new Set([...workshop.settings.day.hands.map((h) => h.name), order.piper].filter(Boolean))]
   const changeIcing = (id: string) => {
     const of = (icingKindId: string) => workshop.icings.find((i) => i.id === icingKindId)!
     setChanged({ from: of(order.icingKindId), to: of(id) })
@@ -75,6 +79,15 @@ export function Brief() {
             value={order.icingKindId}
             onChange={(v) => v && changeIcing(v)}
             data={workshop.icings.map((i) => ({ value: i.id, label: i.name }))}
+          />
+          <Select
+            label="Who pipes it"
+            placeholder="anybody"
+            clearable
+            value={order.piper || null}
+            onChange={(v) => set('piper', 'who pipes it')(v ?? '')}
+            data={hands}
+            {...(learntOf(order, workshop) ? { description: learntOf(order, workshop) } : {})}
           />
           <NumberField
             label="Practice flowers of each kind"
@@ -171,4 +184,12 @@ function handsWords({ hands }: Plan): string {
   const most = parts.filter(([, minutes]) => minutes > 0).sort((a, b) => b[1] - a[1])
   const shown = formatMinuteParts(most.map(([, minutes]) => minutes))
   return most.flatMap(([what], i) => (shown[i] === '0 min' ? [] : [`${shown[i]} ${what}`])).join(', ')
+}
+
+/** What is learnt of the hand that pipes an order, in a few words; null where nobody is named or nothing is learnt. */
+function learntOf({ piper }: Order, { hands }: Workshop): string | null {
+  const hand = hands.find((h) => h.name === handName(piper))
+  if (!hand) return null
+  const times = (of: number) => `× ${of.toFixed(2)}`
+  return `from the logbook: grams ${times(hand.grams)}, seconds ${times(hand.pace)}`
 }
