@@ -23,6 +23,7 @@ const views = {
   drawer: '/drawer',
   place: '/orders/observatory/pieces/place/tier-lower',
   piped: '/flowers/rose/piped/row-of-7',
+  practice: '/orders/observatory/bench/practice/shells?try=demo-shells-9',
 }
 /** Milliseconds for what is worked out or drawn after the page is there. */
 const waits = {
@@ -35,6 +36,7 @@ const waits = {
   lighter: 14000,
   place: 14000,
   piped: 4000,
+  practice: 5000,
 }
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')

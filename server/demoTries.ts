@@ -35,10 +35,10 @@ export function demoTries(settings: PracticeSettings, today: Date): PracticeTry[
       const trace = tryOf(ideal.drill, 40 * d + n + 1, hand, faults).map(kept)
       const reads = read(ideal.drill, ideal.outlet, trace, layTrace(trace, ideal.outlet, ideal.middle))
       const { score, advice } = judge(ideal, reads, SENSES, settings.sureAt)
-      const at = new Date(today.getTime() - (tries - n) * DAY_MS - today.getTimezoneOffset() * 60_000)
+      const day = new Date(today.getTime() - (tries - n) * DAY_MS - today.getTimezoneOffset() * 60_000)
       return {
         ...{ schemaVersion: practiceTryVersion, id: `demo-${name}-${n + 1}`, drill: name },
-        ...{ label: ideal.drill.label, at: at.toISOString().slice(0, 16), person: '' },
+        ...{ label: ideal.drill.label, at: `${day.toISOString().slice(0, 10)}T16:${20 + d}`, person: '' },
         ...{ opening: ideal.drill.opening, stiffness: ideal.drill.stiffness, gentle: false, hand: 'right' },
         ...{ senses: SENSES, marks: score.total, parts: score.parts, says: advice.says },
         ...{ headline: advice.headline, trace: pack(trace) },

@@ -17,6 +17,8 @@ export interface Laid extends Point {
   /** The rope does not reach the sheet here: nothing lies. */
   gap: boolean
   heaped: boolean
+  /** The tip was lifted here. */
+  ends?: true
 }
 
 /** What the simulation needs to know of a drill's icing and tip. */
@@ -168,7 +170,9 @@ export function newDeposit({ icing, mouth, answer, heightShare, section }: Outle
       }
     },
     lift() {
-      if (pending > 0 && !broken) dome(pending, laid.at(-1)?.seconds ?? 0)
+      const last = laid.at(-1)
+      if (pending > 0 && !broken) dome(pending, last?.seconds ?? 0)
+      if (last?.kind === 'rope' && last.stroke === stroke) last.ends = true
       ;[pending, pendingS] = [0, 0]
     },
     after(squeeze, seconds, dt) {

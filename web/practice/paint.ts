@@ -34,21 +34,28 @@ const RIPPLE = 0.16
 const RIPPLE_LONG = 2.4
 /** Width of the lines that close the seams between bits, px. */
 const LINE = 0.9
+/** Stops of the shading of a rope's end, and how far it stands out, of half its width. */
+const CAP_STOPS = 16
+const CAP_LONG = 0.65
 /** How strongly ridges bend the light. */
 const RIDGED = 0.75
 
 interface Edge {
   x: number
   y: number
-  /** To its left, a unit. */
+  /** To its left, and the way it goes, units. */
   sideX: number
   sideY: number
+  aheadX: number
+  aheadY: number
   half: number
 }
 
 export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look: Look): Painter {
   let done = 0
   let edge: Edge | null = null
+  /** The last bit of rope, and whether its round end is drawn. */
+  let ended = true
   let [wayX, wayY] = [0, 0]
   let along = 0
   let stroke = -1
@@ -88,6 +95,33 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
     return { sideX: inX / far, sideY: inY / far }
   }
 
+  /** Colour of a rope so far to its left, −1 to 1. */
+  const across = (at: Edge, share: number): string => {
+    const ridge = RIDGED * Math.sin(share * Math.PI * look.ridges) * (1 - share * share)
+    const bent = (share + (look.ridges > 0 ? ridge : 0)) * Math.min(1, look.heightShare / 0.7)
+    const lean = Math.max(-0.98, Math.min(0.98, bent))
+    return shade(at.sideX * lean, at.sideY * lean, Math.sqrt(1 - lean * lean))
+  }
+
+  /** The round end of a rope, before or behind an edge. */
+  const cap = (at: Edge, way: 1 | -1) => {
+    const { x, y, sideX, sideY, half } = at
+    if (half <= 0) return
+    if (look.flat) ctx.fillStyle = look.flat
+    else {
+      const shades = ctx.createLinearGradient(
+        ...([x - sideX * half, y - sideY * half, x + sideX * half, y + sideY * half] as const),
+      )
+      for (let i = 0; i <= CAP_STOPS; i++)
+        shades.addColorStop(i / CAP_STOPS, across(at, (2 * i) / CAP_STOPS - 1))
+      ctx.fillStyle = shades
+    }
+    ctx.beginPath()
+    const along = Math.atan2(at.aheadY * way, at.aheadX * way)
+    ctx.ellipse(x, y, half * CAP_LONG, half, along, -Math.PI / 2, Math.PI / 2)
+    ctx.fill()
+  }
+
   const rope = (bit: Laid) => {
     const [headX, headY] = [Math.cos(bit.heading), Math.sin(bit.heading)]
     const follow = edge ? 1 - Math.exp(-bit.lengthMm / (TURNS_OVER * look.acrossMm)) : 1
@@ -100,9 +134,11 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
       : 0
     const now: Edge = {
       ...{ x: bit.x * pxPerMm, y: bit.y * pxPerMm, ...sideOf(bit, wayX / size, wayY / size) },
+      ...{ aheadX: wayX / size, aheadY: wayY / size },
       half: Math.max(0, (bit.widthMm / 2 + ripple) * pxPerMm),
     }
     if (bit.gap) {
+      finish()
       edge = null
       return
     }
@@ -111,7 +147,9 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
       x: now.x - (wayX / size) * bit.lengthMm * pxPerMm,
       y: now.y - (wayY / size) * bit.lengthMm * pxPerMm,
     }
+    if (!edge) cap(before, -1)
     edge = now
+    ended = false
     if (look.flat) {
       quad(before, now, -1, 1, look.flat)
       return
@@ -119,13 +157,13 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
     const bands = look.ridges > 0 ? BANDS_OF_RIDGES : BANDS
     for (let i = 0; i < bands; i++) {
       const [from, to] = [-1 + (2 * i) / bands, -1 + (2 * (i + 1)) / bands]
-      const across = (from + to) / 2
-      const bent =
-        across +
-        (look.ridges > 0 ? RIDGED * Math.sin(across * Math.PI * look.ridges) * (1 - across * across) : 0)
-      const lean = Math.max(-0.98, Math.min(0.98, bent * Math.min(1, look.heightShare / 0.7)))
-      quad(before, now, from, to, shade(now.sideX * lean, now.sideY * lean, Math.sqrt(1 - lean * lean)))
+      quad(before, now, from, to, across(now, (from + to) / 2))
     }
+  }
+
+  const finish = () => {
+    if (edge && !ended) cap(edge, 1)
+    ended = true
   }
 
   const dome = ({ x, y, widthMm, heading }: Laid) => {
@@ -206,9 +244,11 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
         dome(laid[growing.index]!)
         growing.width = laid[growing.index]!.widthMm
       }
+      // a tip that was lifted since the last bit was drawn
+      if (edge && !ended && laid[done - 1]?.ends) finish()
       for (; done < laid.length && laid[done]!.seconds <= until; done++) {
         const bit = laid[done]!
-        if (bit.stroke !== stroke) [stroke, edge, wayX, wayY] = [bit.stroke, null, 0, 0]
+        if (bit.stroke !== stroke) [stroke, edge, ended, wayX, wayY] = [bit.stroke, null, true, 0, 0]
         if (bit.kind === 'rope') rope(bit)
         else if (bit.kind === 'tail') tail(bit)
         else {
@@ -217,6 +257,7 @@ export function newPainter(ctx: CanvasRenderingContext2D, pxPerMm: number, look:
           continue
         }
         growing = null
+        if (bit.ends) finish()
       }
     },
   }
