@@ -12,6 +12,7 @@ import { tally } from './tally.ts'
 import { timers } from './timers.ts'
 import { heldBy, nextFor, progress, takenWith } from './turn.ts'
 import { between } from './within.ts'
+import { titleOf } from './words.ts'
 
 const workshop = demoWorkshop()
 const order = demoOrder('observatory')
@@ -314,4 +315,14 @@ describe('a bag that is easily taken for another', () => {
       for (const { number, words } of lookalikes(b, plan, workshop.tips))
         expect(words.startsWith('same tip')).toBe(bag(number).tipIds[0] === b.tipIds[0])
   })
+})
+
+it('has the drills of an order as steps of their own, before anything is piped', () => {
+  const drilled = { ...order, drills: [{ drill: 'shells', label: 'Shells round a circle', minutes: 6 }] }
+  const own = freeze(drilled, planOrder(drilled, workshop), workshop).steps
+  const first = own.findIndex((s) => s.kind === 'drill')
+  expect(titleOf(own[first]!)).toBe('Practise: Shells round a circle')
+  expect(own[first]).toMatchObject({ id: 'practise shells', minutes: 6, bags: [], wanted: 1 })
+  const piped = own.findIndex((s) => ['practise', 'nails', 'inPlace', 'border', 'letter'].includes(s.kind))
+  expect(first).toBeLessThan(piped)
 })

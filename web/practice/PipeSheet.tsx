@@ -14,12 +14,17 @@ import { lookOf, shadowOf } from './look.ts'
 import { Marks } from './Marks.tsx'
 import { newPainter, type Painter } from './paint.ts'
 import { newPiping, type OtherHand, type Piping, type Squeezes, type Touch } from './piping.ts'
+import type { Prefs } from './prefs.ts'
 import css from './Sheet.module.css'
 
 /** Nothing has been touched for so long after the last stroke: it is done, ms. */
 const DONE_AFTER_MS = 1600
 /** Grey that the ideal lies in. */
 export const IDEAL_GREY = '#cfcfcf'
+
+/** A stylus's own figure between the lightest and the hardest that a hand presses. */
+const pressed = (raw: number, range: Prefs['range']): number =>
+  range ? Math.min(1, Math.max(0, (raw - range.least) / (range.most - range.least))) : raw
 
 /** What may be asked of a sheet from beside it. */
 export interface SheetActs {
@@ -35,11 +40,13 @@ export function PipeSheet(props: {
   pxPerMm: number
   squeezes: 'auto' | 'lever'
   other: OtherHand
+  /** What a stylus tells at its lightest and hardest. */
+  range: Prefs['range']
   acts: RefObject<SheetActs | null>
   onSqueeze: (squeeze: number) => void
   onDone: (samples: readonly Sample[], squeezed: Squeezes) => void
 }) {
-  const { ideal, pxPerMm, squeezes, other, acts, onSqueeze, onDone } = props
+  const { ideal, pxPerMm, squeezes, other, range, acts, onSqueeze, onDone } = props
   const { drill } = ideal
   const [wide, high] = [drill.wide * pxPerMm, drill.high * pxPerMm]
   const under = useRef<HTMLCanvasElement>(null)
@@ -105,7 +112,7 @@ export function PipeSheet(props: {
     return {
       x: (e.clientX - box.left) / pxPerMm,
       y: (e.clientY - box.top) / pxPerMm,
-      ...{ ms: e.timeStamp, pressure: e.pressure },
+      ...{ ms: e.timeStamp, pressure: pressed(e.pressure, range) },
     }
   }
   const show = (e: ReactPointer) => {

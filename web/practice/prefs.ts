@@ -9,9 +9,11 @@ export interface Prefs {
   person: string
   /** A stylus that presses has been used here. */
   pen: boolean
+  /** What the stylus tells at the lightest and the hardest press of this hand, 0 to 1; null before it was tried. */
+  range: { least: number; most: number } | null
 }
 
-const USUAL: Prefs = { other: 'nothing', gentle: false, person: '', pen: false }
+const USUAL: Prefs = { other: 'nothing', gentle: false, person: '', pen: false, range: null }
 
 export function usePrefs() {
   const [prefs, setPrefs] = useLocalStorage<Prefs>({
@@ -19,5 +21,8 @@ export function usePrefs() {
     defaultValue: USUAL,
     getInitialValueInEffect: false,
   })
-  return { prefs, set: (part: Partial<Prefs>) => setPrefs((now) => ({ ...USUAL, ...now, ...part })) }
+  return {
+    prefs: { ...USUAL, ...prefs },
+    set: (part: Partial<Prefs>) => setPrefs((now) => ({ ...USUAL, ...now, ...part })),
+  }
 }

@@ -62,7 +62,8 @@ export function StepSays({ step, frozen }: { step: BenchStep; frozen: Frozen }) 
       return (
         <p>
           On the sheet, or on parchment over the printed one with plain icing: it is scraped off and used
-          again while it is clean.
+          again while it is clean.{' '}
+          <a href={`/practice/${step.id.replace(/^practise /, '')}`}>Open the sheet</a>
         </p>
       )
     case 'practise':

@@ -6,6 +6,7 @@ import type { Drill } from '#core/practice/drill'
 import { describeOpening } from '#core/tips/index'
 import type { OtherHand } from '../../practice/piping.ts'
 import type { Prefs } from '../../practice/prefs.ts'
+import { PenRange } from './PenRange.tsx'
 import css from './Practice.module.css'
 
 const OTHERS: { value: OtherHand; label: string }[] = [
@@ -77,6 +78,7 @@ export function Setup(props: {
           checked={prefs.gentle}
           onChange={(e) => set({ gentle: e.currentTarget.checked })}
         />
+        <PenRange pen={prefs.range} set={set} />
         <Select
           label="Who practises"
           placeholder="nobody named"

@@ -114,6 +114,7 @@ export function Tryout(props: {
           pxPerMm={pxPerMm}
           squeezes={isOwn === 'squeeze' ? 'lever' : 'auto'}
           other={isOwn}
+          range={prefs.range}
           acts={acts}
           onSqueeze={shows}
           onDone={done}
