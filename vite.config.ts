@@ -1,6 +1,11 @@
+import { constants } from 'node:zlib'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
+
+/** Brotli's quality: 11 makes files 3 % smaller and takes ten times as long. */
+const BROTLI_QUALITY = 9
 
 const api = `http://127.0.0.1:${process.env.PORT ?? 4310}`
 
@@ -31,6 +36,16 @@ export default defineConfig({
         clientsClaim: true,
         cleanupOutdatedCaches: true,
       },
+    }),
+    // each file a second and a third time, so that nothing is compressed while somebody waits
+    compression({
+      include: /\.(?:js|mjs|css|svg|html|webmanifest)$/,
+      threshold: 1024,
+      logLevel: 'silent',
+      algorithms: [
+        'gzip',
+        defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } }),
+      ],
     }),
   ],
   worker: { format: 'es' },

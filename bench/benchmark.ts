@@ -32,7 +32,7 @@ export interface Measured extends Named {
 
 /** Something measured on a server or in a browser, which takes its time; compared with a baseline where there is one. */
 export interface ServedBenchmark extends Named {
-  unit: 'ms' | 'starts'
+  unit: 'ms' | 'starts' | 'kB'
   measure(): Promise<{ value: number; baseline: number | null }>
 }
 

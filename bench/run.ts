@@ -16,6 +16,7 @@ import { sizeBenchmarks } from './sizes.ts'
 import { solidBenchmarks } from './solid.ts'
 import { startsBenchmark } from './starts.ts'
 import { lighterBenchmark, timelineBenchmarks } from './timeline.ts'
+import { visitBenchmarks } from './visits.ts'
 
 /**
  * `npm run bench [-- NAME…]`: a table; with `--json`, one JSON line a benchmark. `starts` kills 200 servers, takes
@@ -42,9 +43,14 @@ const quick: Benchmark[] = [
   chainBroken,
 ].filter(wanted)
 const served: ServedBenchmark[] = [
-  ...[fewerTips, lighterBenchmark, ...atBenchBenchmarks, ...printBenchmarks, ...serverBenchmarks].filter(
-    wanted,
-  ),
+  ...[
+    fewerTips,
+    lighterBenchmark,
+    ...atBenchBenchmarks,
+    ...printBenchmarks,
+    ...serverBenchmarks,
+    ...visitBenchmarks,
+  ].filter(wanted),
   ...(names.includes(startsBenchmark.id) ? [startsBenchmark] : []),
 ]
 

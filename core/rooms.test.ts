@@ -18,7 +18,7 @@ const ROOMS = [
     'words',
     'bouquet',
   ],
-  ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files'],
+  ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files', 'finding'],
   ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'practice', 'guides', 'placing'],
   ...['bags', 'colour', 'promise', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
 ]

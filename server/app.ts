@@ -1,7 +1,9 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import type { MikroORM } from '@mikro-orm/postgresql'
+import compression from 'compression'
 import express, { type Express } from 'express'
+import compressed from 'express-static-gzip'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
@@ -99,9 +101,14 @@ export function createApp(options: AppOptions): Express {
   return app
 }
 
+/** Answers are compressed; what goes on for as long as somebody listens must not wait in a buffer. */
+const isCompressed: compression.CompressionFilter = (req, res) =>
+  !String(res.getHeader('Content-Type')).startsWith('text/event-stream') && compression.filter(req, res)
+
 function api(context: AppContext, passphrase: string | null): express.Router {
   const router = express.Router()
   router.use(admission())
+  router.use(compression({ filter: isCompressed }))
   router.use(readBody)
   if (passphrase) {
     const { router: session, gate } = sessions(passphrase)
@@ -127,14 +134,20 @@ function api(context: AppContext, passphrase: string | null): express.Router {
   return router
 }
 
-/** The built interface: files as they are, and its one page for every address that is a screen. */
+/** What the build compressed is sent as it lies there; Brotli first, which every browser reads that speaks to a secure or a local page. */
+const COMPRESSED = { enableBrotli: true, orderPreference: ['br', 'gz'] }
+
+/** The built interface: files compressed where they can be, and its one page for every address that is a screen. */
 function pages(folder: string): express.Router {
   const router = express.Router()
   router.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    compressed(join(folder, 'assets'), {
+      ...COMPRESSED,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   )
-  router.use(express.static(folder))
+  router.use(compressed(folder, COMPRESSED))
   router.get('/{*path}', (req, res, next) => {
     const isFile = /\.\w+$/.test(req.path)
     if (isFile || req.path === '/api' || req.path.startsWith('/api/')) next()

@@ -1,5 +1,6 @@
 import { NavLink, Outlet, useNavigation } from 'react-router'
 import { useWorkshop } from '../data/workshop.ts'
+import { Find } from '../palette/Find.tsx'
 import css from './Shell.module.css'
 import { SignIn } from './SignIn.tsx'
 import { WorkshopSaving } from './WorkshopSaving.tsx'
@@ -31,8 +32,9 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
+        <Find />
         <WorkshopSaving />
-        <NavLink to="/settings" className={`${css.place} ${css.bakery}`}>
+        <NavLink to="/settings" className={css.place}>
           {settings ? `${settings.bakery} · ${settings.units} · ${settings.hand} hand` : 'Settings'}
         </NavLink>
       </header>

@@ -52,7 +52,8 @@ export function Tryout(props: {
   useHotkeys([
     ['ArrowUp', () => notch(1)],
     ['ArrowDown', () => notch(-1)],
-    ['mod+z', () => piping && acts.current?.undo()],
+    // undo itself belongs to the order that lies around it
+    ['Backspace', () => piping && acts.current?.undo()],
     ['Enter', () => piping && acts.current?.done()],
   ])
   const stage = useRef<HTMLDivElement>(null)
