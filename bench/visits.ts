@@ -69,12 +69,17 @@ const typedToFigure: Visit = async (browser, origin) => {
       true,
     )
     const stops = [...document.querySelectorAll('nav[aria-label="Line of work"] a')]
-    const figure = stops.find((a) => a.textContent?.startsWith('Icing'))!
+    const stop = stops.find((a) => a.textContent?.startsWith('Icing'))!
+    const figure = stop.querySelector('.figure')!
+    let shown = figure.textContent
     new MutationObserver(() => {
-      if (typedAt === 0) return
+      // the figure itself, not what it was before
+      const now = figure.textContent
+      if (typedAt === 0 || now === shown) return
+      shown = now
       seen.waits.push(performance.now() - typedAt)
       typedAt = 0
-    }).observe(figure, { subtree: true, characterData: true, childList: true })
+    }).observe(stop, { subtree: true, characterData: true, childList: true })
     new PerformanceObserver((list) => {
       for (const entry of list.getEntries()) seen.longest = Math.max(seen.longest, entry.duration)
     }).observe({ type: 'longtask' })
