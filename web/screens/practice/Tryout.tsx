@@ -54,7 +54,15 @@ export function Tryout(props: {
     ['ArrowDown', () => notch(-1)],
     // undo itself belongs to the order that lies around it
     ['Backspace', () => piping && acts.current?.undo()],
-    ['Enter', () => piping && acts.current?.done()],
+    // a button that has the focus is pressed by the key itself
+    [
+      'Enter',
+      (e) => {
+        const onButton = e.target instanceof Element && e.target.closest('button, a')
+        if (piping && !onButton) acts.current?.done()
+      },
+      { preventDefault: false },
+    ],
   ])
   const stage = useRef<HTMLDivElement>(null)
   const turn = useRef(notch)
