@@ -140,6 +140,11 @@ const COMPRESSED = { enableBrotli: true, orderPreference: ['br', 'gz'] }
 /** The built interface: files compressed where they can be, and its one page for every address that is a screen. */
 function pages(folder: string): express.Router {
   const router = express.Router()
+  router.use((req, _res, next) => {
+    // what cannot be read is refused as anything is: the package has an answer of its own
+    decodeURIComponent(req.path)
+    next()
+  })
   router.use(
     '/assets',
     compressed(join(folder, 'assets'), {
