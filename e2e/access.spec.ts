@@ -65,6 +65,11 @@ async function open(page: Page, path: string) {
 
 /** Waits until nothing in view is being fetched any more, and what was fetched is shown. */
 async function settled(page: Page) {
+  // the address changes before the page does
+  await page.waitForFunction(() => {
+    const at = document.querySelector('main')?.dataset.at
+    return at === undefined || at === location.pathname
+  })
   await expect(page.getByRole('heading').first()).toBeVisible()
   await page.evaluate(
     (quietMs) =>

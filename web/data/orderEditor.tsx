@@ -3,7 +3,6 @@ import {
   type ReactNode,
   useCallback,
   useContext,
-  useDeferredValue,
   useEffect,
   useMemo,
   useRef,
@@ -36,8 +35,6 @@ export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'h
   save: SaveState<Order>
 }
 
-/** The order as it is this instant, for the little that must show it at once; and as the rest of a screen follows. */
-const NowContext = createContext<OrderEditor | null>(null)
 const Context = createContext<OrderEditor | null>(null)
 
 /** How an order is stored. */
@@ -103,14 +100,7 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
     }),
     [editor, order, workshop, planned, plannedOf, before, take],
   )
-  // a screen of a hundred fields takes longer to draw than a key to be pressed: what is typed and the figures of the strip come
-  // first, the rest is drawn in between, and given up where the next key is there before
-  const following = useDeferredValue(value)
-  return (
-    <NowContext value={value}>
-      <Context value={following}>{children}</Context>
-    </NowContext>
-  )
+  return <Context value={value}>{children}</Context>
 }
 
 /** Whoever comes back to a page that lay open sees what was saved elsewhere meanwhile. */
@@ -142,14 +132,6 @@ function usePlanBefore(history: History<Order>, plan: Plan | undefined): Plan | 
   return memory.current.before
 }
 
-/** The order on screen for the frame around every stop: never a moment behind. */
-export function useOrderNow(): OrderEditor {
-  const editor = useContext(NowContext)
-  if (!editor) throw new Error('useOrderNow is used outside an order.')
-  return editor
-}
-
-/** The order on screen; a moment behind what is typed while a large screen is drawn. Its acts always apply to the order as it is. */
 export function useOrderEditor(): OrderEditor {
   const editor = useContext(Context)
   if (!editor) throw new Error('useOrderEditor is used outside an order.')

@@ -1,8 +1,5 @@
 import { useEffect, useRef } from 'react'
 
-/** A picture that has changed is painted anew at the latest after this, ms. */
-const LATEST_MS = 400
-
 /**
  * A square picture painted in millimetres, y up. One element however many strokes it holds, so that a page full
  * of flowers stays light. `fluid` lets it shrink and grow with its container.
@@ -17,27 +14,16 @@ export function Canvas(props: {
 }) {
   const { size, frame, paint } = props
   const ref = useRef<HTMLCanvasElement>(null)
-  const painted = useRef(false)
   useEffect(() => {
     const canvas = ref.current
     const ctx = canvas?.getContext('2d')
     if (!canvas || !ctx) return
-    const draw = () => {
-      const pixels = Math.round(size * Math.max(1.5, window.devicePixelRatio))
-      canvas.width = pixels
-      canvas.height = pixels
-      const scale = pixels / (2 * frame.half)
-      ctx.setTransform(scale, 0, 0, -scale, pixels / 2 - frame.x * scale, pixels / 2 + frame.y * scale)
-      paint(ctx)
-      painted.current = true
-    }
-    // what has a picture already keeps it until there is time for the next: figures come first
-    if (!painted.current || !('requestIdleCallback' in window)) {
-      draw()
-      return
-    }
-    const asked = requestIdleCallback(draw, { timeout: LATEST_MS })
-    return () => cancelIdleCallback(asked)
+    const pixels = Math.round(size * Math.max(1.5, window.devicePixelRatio))
+    canvas.width = pixels
+    canvas.height = pixels
+    const scale = pixels / (2 * frame.half)
+    ctx.setTransform(scale, 0, 0, -scale, pixels / 2 - frame.x * scale, pixels / 2 + frame.y * scale)
+    paint(ctx)
   }, [size, frame, paint])
   return (
     <canvas

@@ -1,4 +1,4 @@
-import { NavLink, Outlet, useNavigation } from 'react-router'
+import { NavLink, Outlet, useLocation, useNavigation } from 'react-router'
 import { useWorkshop } from '../data/workshop.ts'
 import { Find } from '../palette/Find.tsx'
 import css from './Shell.module.css'
@@ -18,6 +18,7 @@ export function Shell() {
   const { workshop, unreadable } = useWorkshop()
   const settings = workshop?.settings
   const opening = useNavigation().state !== 'idle'
+  const { pathname } = useLocation()
   return (
     <>
       <a href="#main" className={css.skip}>
@@ -38,7 +39,7 @@ export function Shell() {
           {settings ? `${settings.bakery} · ${settings.units} · ${settings.hand} hand` : 'Settings'}
         </NavLink>
       </header>
-      <main id="main" className={css.room} tabIndex={-1} aria-busy={opening}>
+      <main id="main" className={css.room} tabIndex={-1} aria-busy={opening} data-at={pathname}>
         {unreadable.length > 0 && (
           <p role="alert" className={css.unreadable}>
             {unreadable

@@ -1,6 +1,5 @@
 import * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
-import { flushSync } from 'react-dom'
 import useSWR from 'swr'
 import type { Fitting } from '#core/flowers/resolve'
 import type { Flower } from '#core/model/flower'
@@ -40,8 +39,7 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
     void planner(workshop)
       .plan(order)
       .then((next) => {
-        // at once: an update like any other waits until the screen that follows is drawn
-        if (current) flushSync(() => setPlanned({ ...next, of: order }))
+        if (current) setPlanned({ ...next, of: order })
       })
     return () => {
       current = false

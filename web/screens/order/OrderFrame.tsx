@@ -8,7 +8,7 @@ import type { Piece } from '#core/model/order'
 import { type SurfaceKind, surfaceDefinition } from '#core/surfaces/index'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
-import { OrderEditorProvider, useOrderNow } from '../../data/orderEditor.tsx'
+import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
 import { useWorkshop } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { ConflictDialog } from '../../parts/ConflictDialog.tsx'
@@ -55,7 +55,7 @@ const tables = [
 ] as const
 
 function Order() {
-  const { order, planned, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderNow()
+  const { order, planned, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
   const { shortMoment } = useCalendar()
   const location = useLocation()
   // said for as long as this visit lasts, whichever of its stops is looked at

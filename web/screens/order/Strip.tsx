@@ -3,7 +3,7 @@ import type { Advice, Plan } from '#core/model/plan'
 import { bagCount } from '#core/plan/counts'
 import { momentOf } from '#core/timeline/clock'
 import { counted, formatMinutes, formatWeight } from '#core/units'
-import { useOrderNow } from '../../data/orderEditor.tsx'
+import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { useRuns } from '../../data/runs.ts'
 import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
@@ -35,7 +35,7 @@ export const stopNames = {
 
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
 export function Strip({ days }: { days: Days }) {
-  const { order, plan, before, workshop } = useOrderNow()
+  const { order, plan, before, workshop } = useOrderEditor()
   const { shortMoment, weekMoment } = useCalendar()
   const { data: runs } = useRuns()
   const weight = (grams: number) => formatWeight(grams, workshop.settings.units)

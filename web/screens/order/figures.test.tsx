@@ -26,7 +26,6 @@ interface Shown {
 let now: Shown
 vi.mock('../../data/orderEditor.tsx', () => ({
   useOrderEditor: () => ({ ...now, before: undefined, edit() {}, take() {} }),
-  useOrderNow: () => ({ ...now, before: undefined, edit() {}, take() {} }),
 }))
 vi.mock('../../data/workshop.ts', () => ({ useWorkshop: () => ({ workshop: now.workshop }) }))
 vi.mock('../../workers/bags.ts', () => ({
