@@ -1,3 +1,4 @@
+import { compared, hasTail } from './compared.ts'
 import { type Evidence, evidenceOf } from './evidence.ts'
 import type { HandFault } from './faults.ts'
 import type { Ideal } from './ideal.ts'
@@ -23,8 +24,6 @@ export interface Judged {
 
 /** From these marks on a drill is in the hand. */
 export const STEADY = 85
-/** A tail so much longer than it should be is one, mm. */
-const TAIL_MM = 1.5
 
 /**
  * Scores a try and names one thing to change, if one stands out by more than `sureAt` thresholds. Two that stand out alike are named
@@ -154,9 +153,7 @@ function lateWords(ideal: Ideal, reads: readonly StrokeRead[], { by }: Evidence)
       headline: 'Let go sooner: they are too big.',
       detail: `You squeezed ${times(by)} times as long as each one takes. Count it out, the same for each.`,
     }
-  const tails = reads.filter(
-    (r) => r.tail - (ideal.reads.find((i) => i.ideal === r.ideal)?.tail ?? 0) > TAIL_MM,
-  ).length
+  const tails = compared(ideal, reads).filter(hasTail).length
   const of =
     tails === 0
       ? 'it is too fat where it ends'

@@ -11,11 +11,13 @@ export interface Follower {
 /** A follower of a path in even steps of `stepMm`. */
 export function follower(path: readonly Point[], stepMm: number): Follower {
   const window = Math.ceil(WINDOW_MM / Math.max(stepMm, 1e-9))
-  let last = 0
+  let last: number | null = null
   return {
     next(at) {
-      let [best, nearest] = [last, Number.POSITIVE_INFINITY]
-      for (let i = Math.max(0, last - window); i <= Math.min(path.length - 1, last + window); i++) {
+      // the first may be anywhere on the way
+      const [from, to] = last === null ? [0, path.length - 1] : [last - window, last + window]
+      let [best, nearest] = [0, Number.POSITIVE_INFINITY]
+      for (let i = Math.max(0, from); i <= Math.min(path.length - 1, to); i++) {
         const off = (path[i]!.x - at.x) ** 2 + (path[i]!.y - at.y) ** 2
         if (off < nearest) [best, nearest] = [i, off]
       }

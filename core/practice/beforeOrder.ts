@@ -1,6 +1,6 @@
 import type { Use } from '../model/plan.ts'
 import type { Workshop } from '../model/workshop.ts'
-import type { StrokeKind, strokes } from '../strokes/index.ts'
+import type { StrokeKind } from '../strokes/index.ts'
 import { type DrillName, KINDS } from './drills.ts'
 import { lastMarks } from './progress.ts'
 
@@ -26,7 +26,7 @@ export interface DrillBefore {
 }
 
 /** Together, and of one at least, minutes. */
-export const BEFORE_MINUTES = 10
+const BEFORE_MINUTES = 10
 const LEAST_MINUTES = 3
 const DRILLS = 2
 /** What nobody has tried yet is taken to have these marks. */
@@ -47,7 +47,7 @@ export function beforeOrder(
 ): DrillBefore[] {
   const needs = new Map<DrillName, { strokes: number; sakes: Map<string, number> }>()
   for (const use of uses) {
-    const drill = drillFor(use, flowers)
+    const drill = trains(use, flowers)
     if (!drill) continue
     const need = needs.get(drill) ?? { strokes: 0, sakes: new Map<string, number>() }
     const count = Math.max(1, use.strokes)
@@ -85,7 +85,7 @@ export function beforeOrder(
   }))
 }
 
-function drillFor(
+function trains(
   { flowerId, layerId, form }: Pick<Use, 'flowerId' | 'layerId' | 'form'>,
   flowers: Workshop['flowers'],
 ): DrillName | null {
@@ -94,6 +94,3 @@ function drillFor(
   const kind = flowers.find((f) => f.id === flowerId)?.layers.find((l) => l.id === layerId)?.stroke.kind
   return kind ? TRAINS[kind] : null
 }
-
-/** The drill that trains a kind of stroke; null where none does. */
-export const drillForStroke = (kind: keyof typeof strokes): DrillName | null => TRAINS[kind]

@@ -1,6 +1,7 @@
 import type { Stiffness } from '../common.ts'
 import type { Opening } from '../tips/index.ts'
 import { onNail, type Point } from './attempt.ts'
+import { known } from './numbers.ts'
 
 /** Where the hand is on its way at a moment of a stroke, and how hard it squeezes; between two of them all goes evenly. */
 export interface Key {
@@ -56,11 +57,12 @@ export interface Drill {
 
 /** Where a stroke is on its way at a second, and its squeeze. */
 export function keyAt({ keys }: DrillStroke, t: number): Key {
-  let i = 0
-  while (i < keys.length - 2 && keys[i + 1]!.t <= t) i++
-  const [a, b] = [keys[i]!, keys[i + 1]!]
-  const share = b.t > a.t ? Math.min(1, Math.max(0, (t - a.t) / (b.t - a.t))) : 1
-  return { t, at: a.at + (b.at - a.at) * share, squeeze: a.squeeze + (b.squeeze - a.squeeze) * share }
+  const times = keys.map((k) => k.t)
+  return {
+    t,
+    at: known(times, (i) => keys[i]!.at, t),
+    squeeze: known(times, (i) => keys[i]!.squeeze, t),
+  }
 }
 
 export const secondsOf = ({ keys }: DrillStroke): number => keys.at(-1)!.t

@@ -3,7 +3,7 @@ import type { PracticeSettings } from '../model/practice.ts'
 import { type Opening, openingSize } from '../tips/index.ts'
 import type { Point } from './attempt.ts'
 import type { Drill, DrillNail } from './drill.ts'
-import { type Mouth, mouthOf } from './flow.ts'
+import { MOST_FLOW, type Mouth, mouthOf } from './flow.ts'
 import { pull, rope, spot } from './gaits.ts'
 import { LETTERS } from './letters.ts'
 import { drawn, evenly, moved, through } from './path.ts'
@@ -41,8 +41,6 @@ const star = (outerMm: number): Opening => ({
 
 /** As wide as the widest drill is, mm: at true size it stands beside its lever on a screen of 1280 points. */
 const WIDE_MM = 130
-/** No hand gives more than this for long, mm³/s. */
-const MOST_FLOW = 700
 /** Volume of a dome so wide, mm³: the cap that icing of a height makes. */
 const domeOf = (wideMm: number, heightShare: number): number =>
   (Math.PI * heightShare * (3 + 4 * heightShare ** 2) * (wideMm / 2) ** 3) / 3

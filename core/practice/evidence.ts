@@ -1,3 +1,4 @@
+import { type Compared, compared, TAIL_MM, volumeLog } from './compared.ts'
 import type { Drill } from './drill.ts'
 import type { HandFault } from './faults.ts'
 import type { Ideal } from './ideal.ts'
@@ -21,7 +22,6 @@ const SQUEEZE_SHOWS = 0.2
 const FLOW_POWER = 2.2
 const NAIL = 0.15
 const RELEASE_S = 0.13
-const TAIL_MM = 1.5
 const MORE_AT_END = 0.25
 const HOLD = 0.3
 const MISSING_MM = 1.5
@@ -37,11 +37,11 @@ const HIGH = 0.42
 /** Compares what was read of a try with what is read of the drill's ideal, and says what stands out, most first. */
 export function evidenceOf(ideal: Ideal, reads: readonly StrokeRead[]): Evidence[] {
   const { drill } = ideal
-  const compared = reads.map((r) => ({ r, of: ideal.reads.find((i) => i.ideal === r.ideal)! }))
-  if (compared.length === 0) return []
-  const about = aboutOf(drill, compared)
-  const uneven = unevenOf(drill, about, compared)
-  const release = releaseOf(drill, about, compared)
+  const pairs = compared(ideal, reads)
+  if (pairs.length === 0) return []
+  const about = aboutOf(drill, pairs)
+  const uneven = unevenOf(drill, about, pairs)
+  const release = releaseOf(drill, about, pairs)
   // on the spot a squeeze that is cut short never comes to its height
   const cutShort = drill.looks === 'spots' && release.some((e) => e.fault === 'early' && e.strength > 1)
   const found: Evidence[] = [
@@ -54,16 +54,14 @@ export function evidenceOf(ideal: Ideal, reads: readonly StrokeRead[]): Evidence
     ),
     { fault: 'uneven', ...uneven },
     { fault: 'order', ...by(disordered(drill, reads), ORDER) },
-    { fault: 'high', ...by(median(compared.map(({ r, of }) => Math.log(r.height / of.height))), HIGH) },
+    { fault: 'high', ...by(median(pairs.map(({ r, of }) => Math.log(r.height / of.height))), HIGH) },
   ]
-  const nail = compared.flatMap(({ r, of }) => (r.nail === null ? [] : r.nail - (of.nail ?? 0)))
+  const nail = pairs.flatMap(({ r, of }) => (r.nail === null ? [] : r.nail - (of.nail ?? 0)))
   if (nail.length > 0) found.push({ fault: 'nail', ...by(median(nail), NAIL) })
   return found.filter((e) => e.strength > 0).sort((a, b) => b.strength - a.strength)
 }
 
 const by = (value: number, threshold: number) => ({ strength: value / threshold, by: value })
-
-type Compared = readonly { r: StrokeRead; of: StrokeRead }[]
 
 /** What a whole try is against the ideal, in natural logarithms. */
 interface About {
@@ -76,23 +74,20 @@ interface About {
   many: boolean
 }
 
-function aboutOf(drill: Drill, compared: Compared): About {
+function aboutOf(drill: Drill, pairs: readonly Compared[]): About {
   const sumOf = (pick: (r: StrokeRead) => number, of: 'r' | 'of') =>
-    compared.reduce((total, pair) => total + pick(pair[of]), 0)
+    pairs.reduce((total, pair) => total + pick(pair[of]), 0)
   const log = (pick: (r: StrokeRead) => number) => Math.log(sumOf(pick, 'r') / sumOf(pick, 'of') || 1e-3)
-  const volume =
-    compared.length > 2
-      ? median(compared.map(({ r, of }) => Math.log((r.volume || 1e-3) / of.volume)))
-      : log((r) => r.volume)
-  const bins = compared.flatMap(({ r, of }) => binLogs(r, of))
+  const volume = pairs.length > 2 ? median(pairs.map(volumeLog)) : log((r) => r.volume)
+  const bins = pairs.flatMap(({ r, of }) => binLogs(r, of))
   return {
     pace: -log((r) => r.seconds),
     volume,
     thicker: bins.length > 3 && drill.looks !== 'spots' ? 0.5 * (volume + median(bins)) : volume,
     squeeze: Math.log(
-      mean(compared.map(({ r }) => r.squeeze || 1e-3)) / mean(compared.map(({ of }) => of.squeeze)),
+      mean(pairs.map(({ r }) => r.squeeze || 1e-3)) / mean(pairs.map(({ of }) => of.squeeze)),
     ),
-    many: compared.length > 2,
+    many: pairs.length > 2,
   }
 }
 
@@ -122,24 +117,24 @@ function squeezeOf({ squeeze, thicker }: About): Evidence[] {
   return thicker < -SQUEEZE_SHOWS ? [{ fault: 'little', ...by(-strong, SQUEEZE) }] : []
 }
 
-function releaseOf(drill: Drill, about: About, compared: Compared): Evidence[] {
+function releaseOf(drill: Drill, about: About, pairs: readonly Compared[]): Evidence[] {
   if (drill.looks === 'spots') {
-    const hold = median(compared.map(({ r, of }) => Math.log((r.hold || 1e-3) / of.hold)))
+    const hold = median(pairs.map(({ r, of }) => Math.log((r.hold || 1e-3) / of.hold)))
     if (hold > 0) return about.volume > MORE_AT_END ? [{ fault: 'late', ...by(hold, HOLD) }] : []
     return about.volume < -MORE_AT_END ? [{ fault: 'early', ...by(-hold, HOLD) }] : []
   }
   // who goes at another pace lets go at another time: that is no fault of its own
   const paced = Math.exp(Math.max(-0.7, Math.min(0.7, about.pace)))
-  const later = median(compared.map(({ r, of }) => scaled(r.release, paced, drill) - of.release))
+  const later = median(pairs.map(({ r, of }) => scaled(r.release, paced, drill) - of.release))
   if (later > 0) {
     const shows =
-      median(compared.map(({ r, of }) => r.tail - of.tail)) > TAIL_MM ||
-      median(compared.map(({ r, of }) => atEnd(r, of))) > MORE_AT_END
+      median(pairs.map(({ r, of }) => r.tail - of.tail)) > TAIL_MM ||
+      median(pairs.map(({ r, of }) => atEnd(r, of))) > MORE_AT_END
     return shows ? [{ fault: 'late', ...by(later, RELEASE_S) }] : []
   }
   const shows =
-    median(compared.map(({ r, of }) => of.endOff - r.endOff)) > MISSING_MM ||
-    median(compared.map(({ r, of }) => atEnd(r, of))) < -MORE_AT_END
+    median(pairs.map(({ r, of }) => of.endOff - r.endOff)) > MISSING_MM ||
+    median(pairs.map(({ r, of }) => atEnd(r, of))) < -MORE_AT_END
   return shows ? [{ fault: 'early', ...by(-later, RELEASE_S) }] : []
 }
 
@@ -155,13 +150,13 @@ function atEnd(r: StrokeRead, of: StrokeRead): number {
 }
 
 /** Unevenness counts when the squeeze wavers as well, and only what happens before letting go. */
-function unevenOf(drill: Drill, about: About, compared: Compared) {
-  const within = median(compared.map(({ r, of }) => Math.max(0, r.wavers - of.wavers)))
+function unevenOf(drill: Drill, about: About, pairs: readonly Compared[]) {
+  const within = median(pairs.map(({ r, of }) => Math.max(0, r.wavers - of.wavers)))
   const between = about.many
-    ? spread(compared.map(({ r, of }) => Math.log((r.squeeze || 1e-3) / of.squeeze)))
+    ? spread(pairs.map(({ r, of }) => Math.log((r.squeeze || 1e-3) / of.squeeze)))
     : 0
-  const sizes = spread(compared.map(({ r, of }) => Math.log((r.volume || 1e-3) / of.volume)))
-  const along = median(compared.map(({ r, of }) => spread(binLogs(r, of).slice(0, -3))))
+  const sizes = spread(pairs.map(volumeLog))
+  const along = median(pairs.map(({ r, of }) => spread(binLogs(r, of).slice(0, -3))))
   const shows = Math.max(
     (drill.looks === 'rope' ? 1 : 0.7) * (along / UNEVEN),
     about.many ? sizes / SIZES : 0,
@@ -174,7 +169,7 @@ function unevenOf(drill: Drill, about: About, compared: Compared) {
 export function disordered(drill: Drill, reads: readonly StrokeRead[]): number {
   const count = drill.strokes.length
   if (count < 3 || reads.length < 3) return 0
-  const order = [...reads].sort((a, b) => a.attempt - b.attempt).map((r) => r.ideal)
+  const order = [...reads].sort((a, b) => a.attempts[0]! - b.attempts[0]!).map((r) => r.ideal)
   const steps = order.slice(1).map((k, i) => (k - order[i]! + count) % count)
   const wrong = (right: number) => steps.filter((step) => step !== right && step !== 0).length / steps.length
   return Math.min(wrong(1), drill.closes ? wrong(count - 1) : 1)

@@ -55,6 +55,8 @@ export function pressureFor(icing: IcingFlow, mouth: Mouth, mm3PerS: number): nu
 const HAND_GIVES = 1500
 /** The squeeze at which a drill's own flow comes. */
 export const USUAL_SQUEEZE = 0.5
+/** No hand gives more than this for long, mm³/s: what needs more is piped more slowly. */
+export const MOST_FLOW = 700
 /** Steps of the table from no squeeze to all of it. */
 const STEPS = 100
 
@@ -76,7 +78,7 @@ const GIVE_FULL = 24000
 /**
  * The answer of a bag whose usual flow comes at half a squeeze: the hand's strength is scaled, not the flow, for near its
  * yield icing answers a squeeze with a far higher power and a scaled flow would leap.
- * @param usual the flow that half a squeeze gives, mm³/s, under 750.
+ * @param usual the flow that half a squeeze gives, mm³/s, no more than `MOST_FLOW`.
  * @param full how full the bag is, 0 to 1.
  * @param gentle a screen gives no counter-force: for beginners flow follows the squeeze by a power of 1.5.
  */

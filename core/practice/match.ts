@@ -1,20 +1,16 @@
 import type { Point } from './attempt.ts'
 import type { Drill, DrillStroke } from './drill.ts'
+import { mean } from './numbers.ts'
 
-/** What is known of a stroke before it is read: where it went. */
-export interface Gone {
-  points: readonly Point[]
-}
-
-/** A stroke counts to a place of the drill that it begins or ends no further from than this share of the sheet's width. */
+/** A stroke counts to a place of the drill that it lies no further from, on the whole, than this share of the sheet's width. */
 const NEAR_SHARE = 0.5
 
 /**
- * Which stroke of a drill each stroke of a try was meant for: a pair at a time, the nearest first. A long stroke that was
+ * Which stroke of a drill each stroke of a try was meant for, by where it went: a pair at a time, the nearest first. A long stroke that was
  * taken up again belongs to the same one; a stroke too many belongs to none.
  */
-export function matched(drill: Drill, gone: readonly Gone[]): (number | null)[] {
-  const pairs = gone.flatMap(({ points }, attempt) =>
+export function matched(drill: Drill, gone: readonly (readonly Point[])[]): (number | null)[] {
+  const pairs = gone.flatMap((points, attempt) =>
     drill.strokes.map((stroke, ideal) => ({ attempt, ideal, apart: apart(stroke, points) })),
   )
   pairs.sort((a, b) => a.apart - b.apart || a.attempt - b.attempt)
@@ -47,6 +43,3 @@ function sampled(points: readonly Point[]): readonly Point[] {
 
 const nearest = (p: Point, others: readonly Point[]): number =>
   Math.min(...others.map((o) => Math.hypot(o.x - p.x, o.y - p.y)))
-
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, v) => sum + v, 0) / (values.length || 1)

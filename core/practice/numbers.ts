@@ -21,3 +21,13 @@ export function robustSpread(values: readonly number[]): number {
   const middle = median(values)
   return 1.4826 * median(values.map((v) => Math.abs(v - middle)))
 }
+
+/** What `ys` comes to at an `x`, evenly between the `xs` that it is known at, which never go down; beyond them it stays. */
+export function known(xs: ArrayLike<number>, ys: (i: number) => number, x: number): number {
+  let i = 0
+  while (i < xs.length - 2 && xs[i + 1]! <= x) i++
+  const next = Math.min(xs.length - 1, i + 1)
+  const span = xs[next]! - xs[i]!
+  const share = span > 0 ? Math.min(1, Math.max(0, (x - xs[i]!) / span)) : 1
+  return ys(i) + (ys(next) - ys(i)) * share
+}

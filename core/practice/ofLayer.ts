@@ -1,32 +1,35 @@
-import type { ShownStroke } from '../demonstration/show.ts'
-import { showOf } from '../demonstration/show.ts'
+import { type ShownStroke, showOf } from '../demonstration/show.ts'
 import { squeezeAt } from '../demonstration/timing.ts'
 import { type ResolvedLayer, standsRound } from '../flowers/layers.ts'
 import { pileLayers } from '../flowers/piled.ts'
 import { unitSeed } from '../mesh/flowerMesh.ts'
+import type { Layer } from '../model/flower.ts'
 import { pile } from '../pile/pile.ts'
 import { strokeDefinition } from '../strokes/index.ts'
 import { openingSize, openingSlot } from '../tips/index.ts'
 import type { Point } from './attempt.ts'
 import { type Drill, type DrillStroke, type Key, lengthOf } from './drill.ts'
-import { mouthOf, USUAL_SQUEEZE } from './flow.ts'
+import { MOST_FLOW, mouthOf, USUAL_SQUEEZE } from './flow.ts'
+import { known, mean, median } from './numbers.ts'
 import { evenly } from './path.ts'
 
 /** Of a layer so many strokes are practised: enough to see whether they are alike. */
 const MOST_STROKES = 8
 /** Shorter than this as seen from above a stroke stays on the spot, mm. */
 const SPOT_MM = 2.5
-/** Longer than this one stroke is a rope of its own, mm. */
-const ROPE_MM = 60
+/** Longer than this one stroke or two are ropes of their own, mm. */
+const ROPE_MM = 20
 /** Paper around what is piped, mm, and around the nail. */
 const AROUND_MM = 14
 const NAIL_MM = 5
-/** No hand gives more for long, mm³/s. */
-const MOST_FLOW = 700
 /** Flow follows the squeeze by about this power, for finding the flow that a stroke's own squeeze needs. */
 const POWER = 1.8
 /** A sheet that stands shows this share of its slot at least. */
 const LEAST_SEEN = 0.12
+/** Less than this is the squeeze coming or going. */
+const LEAST_SQUEEZE = 0.05
+/** A nail that is turned by less than this over all strokes, radians, is none. */
+const NAIL_TURNS = 0.1
 /** How finely a stroke's clock is written down. */
 const KEYS = 40
 
@@ -52,7 +55,7 @@ export function drillOfLayer(
     ...raw.flatMap(({ path }) => path.map((p) => Math.hypot(p.x, p.y))),
     openingSize(tip.opening),
   )
-  const turns = own.some((s) => s.nail.some((n) => Math.abs(n - own[0]!.nail[0]!) > 0.1))
+  const turns = own.some((s) => s.nail.some((n) => Math.abs(n - own[0]!.nail[0]!) > NAIL_TURNS))
   const half = far + AROUND_MM + (turns ? NAIL_MM : 0)
   const middle = { x: half, y: half }
   const volume = own.reduce((sum, s) => sum + s.moments.reduce((v, m) => v + m.mm3, 0), 0)
@@ -68,7 +71,7 @@ export function drillOfLayer(
   const long = strokes.reduce((sum, s) => sum + lengthOf(s.path), 0)
   const area = long > 0 ? volume / long : mouthOf(tip.opening).areaMm2
   const spots = strokes.every((s) => s.path.length === 1)
-  const ropes = strokes.length < 3 && strokes.some((s) => lengthOf(s.path) > ROPE_MM / 3)
+  const ropes = strokes.length < 3 && strokes.some((s) => lengthOf(s.path) > ROPE_MM)
   return {
     ...{ opening: tip.opening, stiffness: layer.stiffness, wide: 2 * half, high: 2 * half },
     nail: turns ? { middle, radiusMm: far + NAIL_MM } : null,
@@ -82,13 +85,13 @@ export function drillOfLayer(
 }
 
 /** Whether a layer is a drill at all: what is poured or flooded is no stroke of a hand. */
-export const isDrill = ({ layer }: ResolvedLayer): boolean =>
+export const isDrill = (layer: Layer): boolean =>
   layer.count > 0 && strokeDefinition(layer.stroke.kind).rests !== 'spreads'
 
 /** How wide a sheet is as seen from above, mm: all of its slot where that lies, hardly more than its thickness where it stands. */
 function seenWidth(own: readonly ShownStroke[], slotMm: number): number {
   const lies = own.flatMap((s) => s.moments.map(({ slot }) => (slot ? Math.hypot(slot[0], slot[1]) : 0)))
-  return slotMm * Math.max(LEAST_SEEN, lies.reduce((sum, v) => sum + v, 0) / lies.length)
+  return slotMm * Math.max(LEAST_SEEN, mean(lies))
 }
 
 /** One shown stroke from above; y goes down, so a nail that is shown turning anticlockwise is turned by a negative angle. */
@@ -110,36 +113,16 @@ function strokeOf(
     const second = starts + ((ends - starts) * i) / KEYS
     return { t: second - starts, second, squeeze: squeezeAt(timing, moments, flow, second) }
   })
-  const pressedKeys = raw.map((k) => k.squeeze).filter((p) => p > 0.05)
-  const usual = [...pressedKeys].sort((a, b) => a - b)[pressedKeys.length >> 1] ?? 1
+  const usual = median(raw.map((k) => k.squeeze).filter((p) => p > LEAST_SQUEEZE)) || 1
   const keys: Key[] = raw.map(({ t, second, squeeze }) => ({
-    ...{ t, at: shareAt(timing.at, second, shareOf) },
+    ...{ t, at: known(timing.at, shareOf, second) },
     squeeze: Math.min(1, (squeeze * USUAL_SQUEEZE) / usual),
   }))
   const step = (ends - starts) / KEYS
   return {
     path,
-    nails: path.map((_, i) => -nailAlong(nail, along, (total * i) / Math.max(1, path.length - 1))),
+    nails: path.map((_, i) => -known(along, (k) => nail[k]!, (total * i) / Math.max(1, path.length - 1))),
     keys,
     pressed: keys.reduce((sum, k) => sum + (k.squeeze / USUAL_SQUEEZE) ** POWER * step, 0),
   }
-}
-
-/** The share of the way at a second; it goes evenly between the moments that it is known at. */
-function shareAt(at: Float64Array, second: number, shareOf: (i: number) => number): number {
-  let i = 0
-  while (i < at.length - 1 && at[i + 1]! <= second) i++
-  const next = Math.min(at.length - 1, i + 1)
-  const span = at[next]! - at[i]!
-  const rest = span > 0 ? Math.min(1, Math.max(0, (second - at[i]!) / span)) : 0
-  return shareOf(i) + (shareOf(next) - shareOf(i)) * rest
-}
-
-/** How the nail stands so far along the way. */
-function nailAlong(nail: Float64Array, along: readonly number[], want: number): number {
-  let i = 0
-  while (i < along.length - 2 && along[i + 1]! < want) i++
-  const span = along[i + 1]! - along[i]!
-  const share = span > 0 ? Math.min(1, (want - along[i]!) / span) : 0
-  return nail[i]! + (nail[i + 1]! - nail[i]!) * share
 }

@@ -1,4 +1,5 @@
 import { counted } from '../units.ts'
+import { compared, hasTail, isFatter, volumeLog } from './compared.ts'
 import { binLogs } from './evidence.ts'
 import type { Ideal } from './ideal.ts'
 import { mean, median } from './numbers.ts'
@@ -13,16 +14,15 @@ export const partLabels: Record<PartName, string> = {
   all: 'All of it',
 }
 
-/** Shorter than this nobody sees a tail, and less than this nobody sees a difference in size: mm, and a natural logarithm. */
-const TAIL_MM = 1.5
+/** Less than this nobody sees a difference in size, a natural logarithm. */
 const SAME = 0.03
-/** A stroke is named where it is fatter or thinner than the others by this, a natural logarithm of its volume. */
-const STANDS_OUT = 0.35
+/** So many strokes are named; where more stand out, none does. */
+const MOST_NAMED = 3
 
 /** What a part's marks come from, in a few words. */
 export function partWords(ideal: Ideal, reads: readonly StrokeRead[], { part, off }: Part): string {
-  const pairs = reads.map((r) => ({ r, of: ideal.reads.find((i) => i.ideal === r.ideal)! }))
-  const volumes = pairs.map(({ r, of }) => Math.log((r.volume || 1e-3) / of.volume))
+  const pairs = compared(ideal, reads)
+  const volumes = pairs.map(volumeLog)
   const mm = (value: number) => `${value.toFixed(1)} mm`
   const percent = (log: number) => `${Math.round(100 * Math.abs(Math.exp(log) - 1))} %`
   const share = (value: number) => `${Math.round(100 * value)} %`
@@ -39,7 +39,7 @@ export function partWords(ideal: Ideal, reads: readonly StrokeRead[], { part, of
       return Math.abs(log) < SAME ? 'as wanted' : `${percent(log)} too ${log > 0 ? 'large' : 'small'}`
     }
     case 'alike':
-      return outstanding(reads, volumes) ?? `give or take ${percent(off / 3)}`
+      return unlike(reads, volumes) ?? `give or take ${percent(off / 3)}`
     case 'path':
       return `${mm(mean(reads.map((r) => r.off)))} beside it`
     case 'place':
@@ -47,7 +47,7 @@ export function partWords(ideal: Ideal, reads: readonly StrokeRead[], { part, of
     case 'ends':
       return `${mm(off)} off, both together`
     case 'tails': {
-      const tails = reads.map((r) => r.tail).filter((t) => t > TAIL_MM)
+      const tails = pairs.filter(hasTail).map(({ r }) => r.tail)
       return tails.length === 0 ? 'none' : `${tails.length}, up to ${Math.max(...tails).toFixed(0)} mm`
     }
     case 'gaps':
@@ -66,13 +66,13 @@ export function partWords(ideal: Ideal, reads: readonly StrokeRead[], { part, of
 }
 
 /** The strokes that are fatter or thinner than the rest, by their numbers; null where none stands out, or too many. */
-function outstanding(reads: readonly StrokeRead[], volumes: readonly number[]): string | null {
+function unlike(reads: readonly StrokeRead[], volumes: readonly number[]): string | null {
   const middle = median(volumes)
   const out = reads.flatMap((r, i) => {
     const by = volumes[i]! - middle
-    return Math.abs(by) > STANDS_OUT ? [{ number: r.ideal + 1, fat: by > 0 }] : []
+    return isFatter(by) ? [{ number: r.ideal + 1, fat: by > 0 }] : []
   })
-  if (out.length === 0 || out.length > 3) return null
+  if (out.length === 0 || out.length > MOST_NAMED) return null
   const list = (fat: boolean) =>
     out
       .filter((o) => o.fat === fat)

@@ -1,3 +1,4 @@
+import { compared, volumeLog } from './compared.ts'
 import type { Drill } from './drill.ts'
 import { binLogs, disordered } from './evidence.ts'
 import type { Ideal } from './ideal.ts'
@@ -46,10 +47,10 @@ export const partsOf = (drill: Drill): PartName[] => [
 /** How far a try is from the ideal, part by part. */
 export function measured(ideal: Ideal, reads: readonly StrokeRead[]): Measured[] {
   const { drill } = ideal
-  const pairs = reads.map((r) => ({ r, of: ideal.reads.find((i) => i.ideal === r.ideal)! }))
+  const pairs = compared(ideal, reads)
   const each = (of: (pair: (typeof pairs)[number]) => number) => pairs.map(of)
   const rms = (values: readonly number[]) => Math.sqrt(mean(values.map((v) => v * v)))
-  const volumes = each(({ r, of }) => Math.log((r.volume || 1e-3) / of.volume))
+  const volumes = each(volumeLog)
   const bins = pairs.flatMap(({ r, of }) => binLogs(r, of))
   const off: Record<PartName, () => number> = {
     width: () => Math.abs(median(bins)),
@@ -71,7 +72,7 @@ export function measured(ideal: Ideal, reads: readonly StrokeRead[]): Measured[]
 
 /** How far from where it should the last one ends before the first one. */
 function closing({ drill, reads: ideals }: Ideal, reads: readonly StrokeRead[]): number {
-  const sorted = [...reads].sort((a, b) => a.attempt - b.attempt)
+  const sorted = [...reads].sort((a, b) => a.attempts[0]! - b.attempts[0]!)
   const [first, last] = [sorted[0], sorted.at(-1)]
   if (!first || !last || first === last) return drill.high
   const wants = ideals.find((i) => i.ideal === last.ideal)!

@@ -6,6 +6,7 @@ import { seeded } from '../random.ts'
 import type { Opening } from '../tips/index.ts'
 import { type Judged, judge } from './advice.ts'
 import type { Sample } from './attempt.ts'
+import { compared, outstanding } from './compared.ts'
 import { domeRadius, newDeposit, type Outlet } from './deposit.ts'
 import type { Drill } from './drill.ts'
 import { drillNamed, drillNames } from './drills.ts'
@@ -15,7 +16,10 @@ import { type Ideal, idealOf } from './ideal.ts'
 import { layTrace } from './lay.ts'
 import { BEGINNER, canGoWrong, EXPERT, NOISY, type Skill, tryOf } from './madeUp.ts'
 import { drillOfLayer, isDrill } from './ofLayer.ts'
-import { read } from './read.ts'
+import type { PartName } from './parts.ts'
+import { partWords } from './partWords.ts'
+import { read, type StrokeRead } from './read.ts'
+import { scoreOf } from './score.ts'
 import { notJudged, type Senses } from './senses.ts'
 import { newSteady } from './steady.ts'
 
@@ -182,7 +186,7 @@ describe('the drills', () => {
       // one layer of each kind of stroke: the library has many alike
       const own = new Map(layers.map((l, i) => [l.layer.stroke.kind, i]))
       for (const index of own.values()) {
-        if (!isDrill(layers[index]!)) continue
+        if (!isDrill(layers[index]!.layer)) continue
         const made = drillOfLayer(layers, index, 1)
         if (!made) continue
         drills++
@@ -266,7 +270,29 @@ describe('marks and advice', () => {
     )
     expect(notJudged(ALL, true)).toBeNull()
   })
-  it('counts what is left out, and a line taken up again as one', () => {
+  it('counts a line that was taken up again as one: nothing is missing, and nobody let go too soon', () => {
+    const line = named('line')
+    // off the sheet for half a second in the middle of it, with the squeeze let go of
+    const middleS = line.trace.at(-1)!.t / 2
+    const trace = line.trace.flatMap((s, i) => {
+      if (s.t < middleS) return [s]
+      const before = line.trace[i - 1]!
+      const pause =
+        before.t < middleS
+          ? [0.01, 0.4].map((t) => ({ ...before, t: before.t + t, squeeze: 0, down: false }))
+          : []
+      return [...pause, { ...s, t: s.t + 0.5 }]
+    })
+    const reads = read(line.drill, line.outlet, trace, layTrace(trace, line.outlet, line.middle))
+    expect(reads).toHaveLength(1)
+    expect(reads[0]!.attempts).toEqual([0, 1])
+    expect(reads[0]!.volume / line.reads[0]!.volume).toBeCloseTo(1, 1)
+    expect(reads[0]!.seconds).toBeCloseTo(line.reads[0]!.seconds, 1)
+    const { score, advice } = judged(line, trace)
+    expect(score.parts.find((p) => p.part === 'width')!.marks).toBeGreaterThan(95)
+    expect(['steady', 'unsteady']).toContain(advice.says)
+  })
+  it('counts what is left out', () => {
     const line = named('line')
     const half = line.trace.filter((s) => s.t < line.trace.at(-1)!.t / 2)
     expect(judged(line, half).score.total).toBeLessThan(60)
@@ -274,5 +300,48 @@ describe('marks and advice', () => {
     const few = dots.trace.filter((s) => s.t < dots.trace.at(-1)!.t / 2)
     expect(judged(dots, few).score.parts.find((p) => p.part === 'all')!.marks).toBeLessThan(15)
     expect(judged(dots, []).advice.says).toBe('nothing')
+  })
+})
+
+describe('parts in words', () => {
+  const ideal = named('shells')
+  /** The ideal's own readings, changed as one says. */
+  const said = (part: PartName, change: (r: StrokeRead, k: number) => Partial<StrokeRead>) => {
+    const reads = ideal.reads.map((r, k) => ({ ...r, ...change(r, k) }))
+    const found = scoreOf(ideal, reads).parts.find((p) => p.part === part)!
+    return [partWords(ideal, reads, found), Math.round(found.marks)]
+  }
+  it('say how much, in what a decorator sees', () => {
+    expect(said('size', () => ({}))).toEqual(['as wanted', 100])
+    // a third more icing is a tenth more across: 1.331 is 1.1 cubed; marks: 100/(1 + (0.286/0.45)^1.6)
+    expect(said('size', (r) => ({ volume: 1.331 * r.volume }))).toEqual(['10 % too large', 67])
+    expect(said('size', (r) => ({ volume: r.volume / 1.331 }))).toEqual(['9 % too small', 67])
+    expect(said('alike', (r, k) => ({ volume: r.volume * (k === 3 || k === 6 ? 2 : 1) }))[0]).toBe(
+      'fat: 4 and 7',
+    )
+    expect(said('alike', (r, k) => ({ volume: r.volume * (k === 0 ? 2 : k === 11 ? 0.5 : 1) }))[0]).toBe(
+      'fat: 1; thin: 12',
+    )
+    // seven of twelve, 3.5 mm in the middle of all: 100/(1 + (3.5/3)^1.6) = 44
+    expect(said('tails', (_, k) => ({ tail: k < 7 ? 6 : 0 }))).toEqual(['7, up to 6 mm', 44])
+    expect(said('place', () => ({ startOff: 1.4 }))).toEqual(['1.4 mm off', 50])
+    expect(said('order', () => ({}))[0]).toBe('one after the other')
+  })
+  it('point out the strokes with tails, and those that are much fatter or thinner', () => {
+    const reads = ideal.reads.map((r, k) => ({
+      ...r,
+      tail: k === 2 ? 4 : r.tail,
+      volume: r.volume * (k === 5 ? 1.6 : k === 8 ? 1.2 : 1),
+    }))
+    expect(outstanding(compared(ideal, reads))).toEqual([2, 5])
+  })
+  it('say of a rope how thick it is, and of the whole what is left out', () => {
+    const line = named('line')
+    const thick = line.reads.map((r) => ({ ...r, bins: r.bins.map((b) => 1.44 * b) }))
+    const of = (part: PartName, reads: readonly StrokeRead[], by = line) =>
+      partWords(by, reads, scoreOf(by, reads).parts.find((p) => p.part === part)!)
+    // 1.44 of the section is 1.2 of the width
+    expect(of('width', thick)).toBe('20 % too thick')
+    expect(of('all', ideal.reads.slice(0, 10), ideal)).toBe('2 strokes left out')
   })
 })

@@ -3,7 +3,7 @@ import { STEADY } from './advice.ts'
 import { mean, median } from './numbers.ts'
 
 /** So many at either end are compared. */
-const FEW = 5
+export const FEW = 5
 /** Fewer tries than this say nothing of a slope: made-up hands that all learn alike were told apart by it three to one. */
 export const SLOPE_FROM = 20
 /** A drill is in the hand after so many steady tries in a row, on two days. */

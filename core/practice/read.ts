@@ -7,18 +7,17 @@ import { mean, median, robustSpread } from './numbers.ts'
 
 /** What is read from one stroke of a try. Lengths in mm, volumes in mm³, times in s. */
 export interface StrokeRead {
-  /** Which stroke of the try, and of the drill. */
-  attempt: number
+  /** Which strokes of the try it was made in, and which of the drill it is. */
+  attempts: readonly number[]
   ideal: number
   volume: number
-  /** Icing to a mm of the way, in even bits along it; what lies in several strokes on one way counts together. */
+  /** Icing to a mm of the way, in even bits along it. */
   bins: readonly number[]
   /** How far off the way it lies, root mean square. */
   off: number
   /** How far from where it should it begins and ends; beyond the end is positive, short of it negative. */
   startOff: number
   endOff: number
-  starts: Point
   tail: number
   gaps: number
   heaps: number
@@ -41,38 +40,48 @@ export const SQUEEZED = 0.12
 const BIN_MM = 1.2
 const BIN_SHARE = 0.5
 
-/** Reads every stroke of a try that belongs to the drill. */
+/** Reads a try, one reading for every stroke of the drill that was piped; what was taken up again counts together. */
 export function read(drill: Drill, outlet: Outlet, trace: Trace, laid: readonly Laid[]): StrokeRead[] {
   const strokes = strokesOf(trace)
   const middle = drill.nail?.middle ?? { x: 0, y: 0 }
-  const went = strokes.map((samples) => ({
-    points: samples.filter((s) => s.down).map((s) => onNail(s, s.nail, middle)),
-  }))
-  const ideals = matched(drill, went)
-  const own = new Map<number, Laid[]>()
-  for (const bit of laid) own.set(bit.stroke, [...(own.get(bit.stroke) ?? []), bit])
-  return strokes.flatMap((samples, attempt) => {
-    const ideal = ideals[attempt]
-    if (ideal === null || ideal === undefined) return []
-    const bits = own.get(attempt) ?? []
-    return [
-      {
-        attempt,
-        ideal,
-        ...lies(drill, ideal, outlet, bits, went[attempt]!.points),
-        ...handOf(samples, went[attempt]!.points, outlet.mouth.acrossMm, drill.strokes[ideal]!),
-      },
-    ]
+  const went = strokes.map((samples) => samples.filter((s) => s.down).map((s) => onNail(s, s.nail, middle)))
+  const own: Laid[][] = strokes.map(() => [])
+  for (const bit of laid) own[bit.stroke]?.push(bit)
+  const attemptsOf = new Map<number, number[]>()
+  matched(drill, went).forEach((ideal, attempt) => {
+    if (ideal !== null) attemptsOf.set(ideal, [...(attemptsOf.get(ideal) ?? []), attempt])
   })
+  return [...attemptsOf].map(([ideal, attempts]) => ({
+    ...{ attempts, ideal },
+    ...lies(
+      drill,
+      ideal,
+      outlet,
+      attempts.map((a) => own[a]!),
+      went[attempts[0]!]![0]!,
+    ),
+    ...together(
+      attempts.map((a) => handOf(strokes[a]!, went[a]!, outlet.mouth.acrossMm, drill.strokes[ideal]!)),
+    ),
+  }))
 }
 
-function lies(drill: Drill, ideal: number, outlet: Outlet, bits: readonly Laid[], went: readonly Point[]) {
+/** A tail lies off the way. */
+const NOWHERE = { alongMm: 0, offMm: 0 }
+
+function lies(
+  drill: Drill,
+  ideal: number,
+  outlet: Outlet,
+  parts: readonly (readonly Laid[])[],
+  first: Point,
+) {
   const { path } = drill.strokes[ideal]!
   const length = lengthOf(path)
   const d = outlet.mouth.acrossMm
   const count = Math.max(1, Math.round(length / Math.max(BIN_MM, BIN_SHARE * d)))
   const bins = new Array<number>(count).fill(0)
-  const follow = follower(path, path.length > 1 ? length / (path.length - 1) : 1)
+  const stepMm = path.length > 1 ? length / (path.length - 1) : 1
   const pour = (from: number, to: number, volume: number) => {
     // spread evenly over the bins it covers
     const size = length / count
@@ -88,12 +97,16 @@ function lies(drill: Drill, ideal: number, outlet: Outlet, bits: readonly Laid[]
   }
   let [volume, gaps, heaps, way, squares, tail] = [0, 0, 0, 0, 0, 0]
   let end: { alongMm: number; at: Point } | null = null
-  for (const bit of bits) {
+  const bitsAlong = parts.flatMap((bits) => {
+    // each part is followed from wherever on the way it begins
+    const follow = follower(path, stepMm)
+    return bits.map((bit) => ({ bit, ...(bit.kind === 'tail' ? NOWHERE : follow.next(bit)) }))
+  })
+  for (const { bit, alongMm, offMm } of bitsAlong) {
     if (bit.kind === 'tail') {
       tail = Math.max(tail, bit.lengthMm)
       continue
     }
-    const { alongMm, offMm } = follow.next(bit)
     volume += bit.volumeMm3
     if (bit.kind === 'dome') {
       const half = domeRadius(bit.volumeMm3, outlet.heightShare)
@@ -105,9 +118,10 @@ function lies(drill: Drill, ideal: number, outlet: Outlet, bits: readonly Laid[]
       if (bit.gap) gaps += bit.lengthMm
       if (bit.heaped) heaps += bit.lengthMm
     }
-    if (!bit.gap && bit.volumeMm3 > 0) end = { alongMm, at: bit }
+    // a part that was added before another is no end
+    if (!bit.gap && bit.volumeMm3 > 0 && (end === null || parts.length === 1 || alongMm >= end.alongMm))
+      end = { alongMm, at: bit }
   }
-  const first = went[0]!
   const starts = path[0]!
   const ends = path.at(-1)!
   // beyond the end the way has no more to say: what is short of it is along it, what is past it is straight
@@ -122,7 +136,6 @@ function lies(drill: Drill, ideal: number, outlet: Outlet, bits: readonly Laid[]
         : Math.hypot(first.x - starts.x, first.y - starts.y),
     startOff: Math.hypot(first.x - starts.x, first.y - starts.y),
     endOff: path.length === 1 ? 0 : short > 0.5 ? -Math.max(short, 0) : past,
-    starts: first,
     tail,
     gaps: way > 0 ? gaps / way : 0,
     heaps: way > 0 ? heaps / way : 0,
@@ -165,6 +178,22 @@ function handOf(samples: readonly Sample[], went: readonly Point[], d: number, {
     release: released - down[arrived]!.t,
     height: median(down.map((s) => s.height)),
     nail: nails && Math.abs(nails.at(-1)! - nails[0]!) > TURNS ? nailUnevenness(down) : null,
+  }
+}
+
+/** What a hand did over the parts of one stroke: times add up, it lets go with the last, the rest is as in the middle of them. */
+function together(parts: readonly ReturnType<typeof handOf>[]) {
+  if (parts.length === 1) return parts[0]!
+  const sum = (of: (part: (typeof parts)[number]) => number) => parts.reduce((all, p) => all + of(p), 0)
+  const nails = parts.flatMap((p) => p.nail ?? [])
+  return {
+    seconds: sum((p) => p.seconds),
+    hold: sum((p) => p.hold),
+    squeeze: median(parts.map((p) => p.squeeze)),
+    wavers: median(parts.map((p) => p.wavers)),
+    release: parts.at(-1)!.release,
+    height: median(parts.map((p) => p.height)),
+    nail: nails.length > 0 ? median(nails) : null,
   }
 }
 

@@ -12,9 +12,8 @@ export interface Beside {
   seconds: number
   mine: readonly { t: number; squeeze: number }[]
   its: readonly { t: number; squeeze: number }[]
-  /** When each lifts. */
+  /** When it lifts. */
   lifts: number
-  itsLifts: number
   /** How much later than the ideal's its squeeze ends, each against when its tip arrives, s. */
   late: number
 }
@@ -39,23 +38,17 @@ export function replayed(
   const own = strokesOf(samples)
   const model = strokesOf(ideal.trace)
   const strokes = [...reads]
-    .sort((a, b) => a.attempt - b.attempt)
-    .map(({ attempt, ideal: k, release }): Beside => {
-      const [mine, its] = [own[attempt]!, model[k]!]
+    .sort((a, b) => a.attempts[0]! - b.attempts[0]!)
+    .map(({ attempts, ideal: k, release }): Beside => {
+      const [mine, its] = [attempts.flatMap((a) => own[a]!), model[k]!]
       const [from, itsFrom] = [mine[0]!.t, its[0]!.t]
       const curve = (of: readonly Sample[], zero: number) =>
-        of.filter((s) => s.t - zero < 60).map((s) => ({ t: s.t - zero, squeeze: s.squeeze }))
+        of.map((s) => ({ t: s.t - zero, squeeze: s.squeeze }))
       const lifts = mine.findLast((s) => s.down)!.t - from
       const itsLifts = its.findLast((s) => s.down)!.t - itsFrom
       return {
-        ...{
-          ideal: k,
-          from,
-          lifts,
-          itsLifts,
-          late: release - ideal.reads.find((r) => r.ideal === k)!.release,
-        },
-        ...{ seconds: Math.max(lifts, itsLifts) + AFTER_S },
+        ...{ ideal: k, from, lifts, seconds: Math.max(lifts, itsLifts) + AFTER_S },
+        late: release - ideal.reads.find((r) => r.ideal === k)!.release,
         mine: curve(mine, from),
         its: curve(its, itsFrom),
       }

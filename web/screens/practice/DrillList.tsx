@@ -2,7 +2,7 @@ import { Button, Select } from '@mantine/core'
 import { NavLink, useNavigate } from 'react-router'
 import type { PracticeMark } from '#core/model/practiceTry'
 import type { Workshop } from '#core/model/workshop'
-import { layerKey } from '#core/practice/drillFor'
+import { layerDrills } from '#core/practice/drillFor'
 import { drillNames, KINDS } from '#core/practice/drills'
 import { Card } from '../../parts/Card.tsx'
 import css from './Practice.module.css'
@@ -22,12 +22,9 @@ export function DrillList(props: {
     const marks = tries.findLast((t) => t.drill === key)?.marks
     return marks === undefined ? 'new' : String(Math.round(marks))
   }
-  const layers = before
-    ? before.layers.map(({ flowerId, layerId, label }) => ({ value: layerKey(flowerId, layerId), label }))
-    : workshop.flowers.flatMap((f) =>
-        f.layers.map((l) => ({ value: layerKey(f.id, l.id), label: `${f.name}: ${l.name}` })),
-      )
-  const once = [...new Map(layers.map((l) => [l.value, l])).values()]
+  const layers = layerDrills(workshop.flowers)
+    .filter(({ key }) => !before || before.layers.has(key))
+    .map(({ key, label }) => ({ value: key, label }))
   const settled = before?.settled ?? []
   return (
     <div className={css.list}>
@@ -72,8 +69,8 @@ export function DrillList(props: {
           placeholder="Choose one"
           searchable
           limit={80}
-          value={once.some((l) => l.value === current) ? current : null}
-          data={once}
+          value={layers.some((l) => l.value === current) ? current : null}
+          data={layers}
           onChange={(key) => key && navigate(`${base}/${key}`, { replace: true })}
         />
       </Card>

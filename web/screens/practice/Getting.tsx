@@ -1,12 +1,10 @@
 import type { PracticeMark, PracticeTry } from '#core/model/practiceTry'
 import { STEADY } from '#core/practice/advice'
-import { progressOf, SLOPE_FROM } from '#core/practice/progress'
+import { FEW, progressOf, SLOPE_FROM } from '#core/practice/progress'
 import { counted } from '#core/units'
 import { Card } from '../../parts/Card.tsx'
 import { Chart, useInk } from '../../parts/Chart.tsx'
 import { Earlier } from './Earlier.tsx'
-
-const FEW = 5
 
 /** How a drill goes over time: every try, the last five against the first. */
 export function Getting({ marks, shown }: { marks: readonly PracticeMark[]; shown: PracticeTry | null }) {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import { beforeOrder } from '#core/practice/beforeOrder'
+import { layerKey } from '#core/practice/drillFor'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { useTries } from '../../data/practice.ts'
 import { Practice } from './Practice.tsx'
@@ -25,10 +26,8 @@ export function OrderPractice() {
       base={`/orders/${order.id}/bench/practice`}
       before={{
         suggested,
-        layers: (plan?.uses ?? []).flatMap((u) =>
-          u.flowerId && u.layerId && u.form !== 'coat'
-            ? [{ flowerId: u.flowerId, layerId: u.layerId, label: `${u.flowerName}: ${u.layerName}` }]
-            : [],
+        layers: new Set(
+          (plan?.uses ?? []).flatMap((u) => (u.flowerId && u.layerId ? layerKey(u.flowerId, u.layerId) : [])),
         ),
         settled: order.drills,
         settle: () =>

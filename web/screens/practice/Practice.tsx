@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useDisclosure, useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { stiffnessSchema } from '#core/common'
 import type { Order } from '#core/model/order'
 import type { PracticeSettings } from '#core/model/practice'
 import type { Workshop } from '#core/model/workshop'
@@ -29,7 +30,8 @@ import { type Trying, useTried } from './useTried.ts'
 /** What an order has to do with practice. */
 export interface BeforeOrder {
   suggested: readonly DrillBefore[]
-  layers: readonly { flowerId: string; layerId: string; label: string }[]
+  /** Keys of the layers that it has. */
+  layers: ReadonlySet<string>
   settled: Order['drills']
   settle(): void
 }
@@ -48,27 +50,26 @@ export function Practice(props: {
   const key = props.drillKey ?? FIRST
   const { settings } = workshop
   const { prefs, set } = usePrefs()
-  const [search] = useSearchParams()
+  const [search, setSearch] = useSearchParams()
   const { pxPerMm } = useScreenScale()
   const [scaling, scale] = useDisclosure()
   const { ref, width } = useElementSize()
   const tries = useTries()
   const shown = useTry(search.get('try'))
   const tip = workshop.tips.find((t) => t.id === search.get('tip'))
-  const stiffness = search.get('icing')
-  const drill = useMemo(
-    () =>
-      drillFor(key, workshop, settings.practice, {
-        hand: shown.data?.hand ?? settings.hand,
-        ...(shown.data
-          ? { opening: shown.data.opening, stiffness: shown.data.stiffness }
-          : {
-              ...(tip ? { opening: tip.opening } : {}),
-              ...(isStiffness(stiffness) ? { stiffness } : {}),
-            }),
-      }),
-    [key, workshop, settings, tip, stiffness, shown.data],
-  )
+  const icing = search.get('icing')
+  const drill = useMemo(() => {
+    const stiffness = stiffnessSchema.safeParse(icing)
+    return drillFor(key, workshop, settings.practice, {
+      hand: shown.data?.hand ?? settings.hand,
+      ...(shown.data
+        ? { opening: shown.data.opening, stiffness: shown.data.stiffness }
+        : {
+            ...(tip ? { opening: tip.opening } : {}),
+            ...(stiffness.success ? { stiffness: stiffness.data } : {}),
+          }),
+    })
+  }, [key, workshop, settings, tip, icing, shown.data])
   const gentle = shown.data?.gentle ?? prefs.gentle
   const idealFor = useMemo(
     () => drill && idealsOf(drill, settings.practice, gentle),
@@ -92,6 +93,14 @@ export function Practice(props: {
   }
   const again = () => {
     tried.clear()
+    // what is piped next is piped as this device is set, not as the try that was watched
+    setSearch(
+      (now) => {
+        now.delete('try')
+        return now
+      },
+      { replace: true },
+    )
     setRound((n) => n + 1)
   }
   return (
@@ -152,6 +161,3 @@ function idealsOf(drill: Drill, settings: PracticeSettings, gentle: boolean) {
     return known
   }
 }
-
-const isStiffness = (value: string | null): value is keyof Workshop['settings']['practice']['flows'] =>
-  value !== null && ['stiff', 'medium', 'soft', 'writing', 'flood'].includes(value)

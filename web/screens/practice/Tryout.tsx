@@ -1,21 +1,23 @@
 import { Button, Group } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { USUAL_HEIGHT } from '#core/practice/attempt'
+import { compared, outstanding } from '#core/practice/compared'
 import type { Ideal } from '#core/practice/ideal'
 import { Lever } from '../../practice/Lever.tsx'
 import { PipeSheet, type SheetActs } from '../../practice/PipeSheet.tsx'
 import type { Prefs } from '../../practice/prefs.ts'
 import { Replay } from '../../practice/Replay.tsx'
-import { outstandingStrokes } from './outstanding.ts'
 import css from './Practice.module.css'
 import type { Trying } from './useTried.ts'
 
 /** One notch of the wheel or a key: of the lever, and of the nail in radians. */
 const NOTCH = 0.04
 const NAIL_NOTCH = 0.07
-/** The lever's head is a tip so many openings up. */
+/** The lever's head is a tip so many openings up, its foot one that is pressed as low as a tip can be. */
 const HIGHEST = 3
-const USUAL_LEVER = 0.8 / HIGHEST
+const LOWEST = 0.2
+const USUAL_LEVER = USUAL_HEIGHT / HIGHEST
 
 /** The sheet with its lever while it is piped, and the try beside the ideal when it is done. */
 export function Tryout(props: {
@@ -42,7 +44,7 @@ export function Tryout(props: {
       return
     }
     setLever(to)
-    acts.current?.lever(isOwn === 'height' ? Math.max(0.2, to * HIGHEST) : to)
+    acts.current?.lever(isOwn === 'height' ? Math.max(LOWEST, to * HIGHEST) : to)
   }
   const notch = (way: number) => {
     if (!piping || isOwn === 'nothing') return
@@ -98,7 +100,7 @@ export function Tryout(props: {
         samples={tried.result.samples}
         laid={tried.result.laid}
         reads={tried.result.reads}
-        stand={outstandingStrokes(ideal, tried.result)}
+        stand={new Set(outstanding(compared(ideal, tried.result.reads)))}
       />
     )
   return (

@@ -48,7 +48,6 @@ export function useTried(about: {
   const { practice, hand } = workshop.settings
   const [made, setMade] = useState<{ of: typeof idealFor; result: Tried; kept: PracticeTry } | null>(null)
   const [unkept, setUnkept] = useState<string | null>(null)
-  const [cleared, setCleared] = useState<string | null>(null)
   const again = useMemo(() => {
     const ideal = stored && idealFor?.(stored.senses.squeeze)
     if (!stored || !ideal || stored.drill !== ideal.drill.id) return null
@@ -63,7 +62,7 @@ export function useTried(about: {
     }
   }
   return {
-    result: made?.of === idealFor ? made.result : again && cleared !== again.id ? again : null,
+    result: made?.of === idealFor ? made.result : again,
     unkept,
     keepAgain: () => made && void keep(made.kept),
     done(samples, squeezes) {
@@ -91,7 +90,6 @@ export function useTried(about: {
     clear() {
       setMade(null)
       setUnkept(null)
-      if (again) setCleared(again.id)
     },
   }
 }
