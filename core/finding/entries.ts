@@ -72,7 +72,7 @@ export function findables(
     ...flowers.map(flowerToFind),
     ...tips.map(
       (t): Findable => ({
-        ...{ id: `tip ${t.id}`, kind: 'tip', name: describeOpening(t.opening), to: '/drawer' },
+        ...{ id: `tip ${t.id}`, kind: 'tip', name: describeOpening(t.opening), to: `/drawer?tip=${t.id}` },
         about: t.owned > 0 ? `${t.owned} in the drawer${t.stamp ? `, stamped ${t.stamp}` : ''}` : 'not owned',
         words: [t.stamp, 'tip', 'nozzle'].filter(Boolean),
       }),
@@ -91,7 +91,8 @@ export function findables(
   ]
 }
 
-function flowerToFind(f: Flower): Findable {
+/** A flower by its name, its parts, their strokes and how it comes to its piece. */
+export function flowerToFind(f: Flower): Findable {
   const parts = f.layers.map((l) => l.name)
   const strokes = f.layers.flatMap((l) => {
     const { label, texture } = strokeDefinition(l.stroke.kind)

@@ -12,7 +12,8 @@ const MOST_FOUND = 12
 
 /** Finds by part of a name or by a word, also misspelt; several words must all be found. */
 export interface Finder {
-  find(text: string): Findable[]
+  /** At most `most`, the likeliest first. */
+  find(text: string, most?: number): Findable[]
 }
 
 export function newFinder(all: readonly Findable[]): Finder {
@@ -25,7 +26,7 @@ export function newFinder(all: readonly Findable[]): Finder {
     minMatchCharLength: 2,
   })
   return {
-    find(text) {
+    find(text, most = MOST_FOUND) {
       const words = text.trim().toLowerCase().split(/\s+/).filter(Boolean)
       if (words.length === 0) return []
       const scores = new Map<Findable, number>(all.map((entry) => [entry, 0]))
@@ -39,7 +40,7 @@ export function newFinder(all: readonly Findable[]): Finder {
       }
       return [...scores]
         .sort((a, b) => a[1] - b[1] || a[0].name.length - b[0].name.length)
-        .slice(0, MOST_FOUND)
+        .slice(0, most)
         .map(([entry]) => entry)
     },
   }

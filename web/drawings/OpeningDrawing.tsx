@@ -10,19 +10,21 @@ export interface OpeningFill {
 /** Share of the box that an opening may fill. */
 const ROOM = 0.84
 
+/** Room beside a bare opening for its line and for the mark at its wide end. */
+const BARE_MARGIN_PX = 10
+
 /**
- * An opening end-on, to scale: `pxPerMm` on screen. The wide end of a slot lies at the left and is marked. Grows
- * no larger than `box` px, and says so when it had to be drawn smaller.
+ * An opening end-on, to scale: `pxPerMm` on screen. The wide end of a slot lies at the left and is marked. In a box it
+ * grows no larger than `box` px; bare, it is as large as it is.
  */
-export function OpeningDrawing(props: {
-  opening: Opening
-  box: number
-  pxPerMm: number
-  fills?: OpeningFill[]
-  /** Takes a larger box rather than a smaller scale: true size is only true when it is. */
-  grow?: boolean
-  id: string
-}) {
+export function OpeningDrawing(
+  props: {
+    opening: Opening
+    pxPerMm: number
+    fills?: OpeningFill[]
+    id: string
+  } & ({ box: number; bare?: false } | { bare: true; box?: undefined }),
+) {
   const { opening, id } = props
   const outlines = openingOutlines(opening)
   const points = outlines.flat()
@@ -31,10 +33,10 @@ export function OpeningDrawing(props: {
   const [left, right] = [Math.min(...xs), Math.max(...xs)]
   const [low, high] = [Math.min(...ys), Math.max(...ys)]
   const across = Math.max(right - left, high - low)
-  const box = props.grow ? Math.max(props.box, Math.ceil((across * props.pxPerMm) / ROOM)) : props.box
-  const room = box * ROOM
-  const fit = room / across
-  const scale = Math.min(props.pxPerMm, fit)
+  const scale = props.bare ? props.pxPerMm : Math.min(props.pxPerMm, (props.box * ROOM) / across)
+  const [width, height] = props.bare
+    ? [(right - left) * scale + 2 * BARE_MARGIN_PX, (high - low) * scale + BARE_MARGIN_PX]
+    : [props.box, props.box]
   const cx = (left + right) / 2
   const cy = (low + high) / 2
   const tapered = opening.family === 'petal' || opening.family === 'curvedPetal'
@@ -46,13 +48,13 @@ export function OpeningDrawing(props: {
   let from = left
   return (
     <svg
-      width={box}
-      height={box}
-      viewBox={`${-box / 2} ${-box / 2} ${box} ${box}`}
+      width={width}
+      height={height}
+      viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
       role="img"
       aria-label={`Opening${tapered ? ', wide end left' : ''}`}
     >
-      <circle r={box / 2 - 1} fill="var(--well)" stroke="var(--line)" />
+      {!props.bare && <circle r={width / 2 - 1} fill="var(--well)" stroke="var(--line)" />}
       <defs>
         <clipPath id={`${id}-open`}>
           <path d={d} />

@@ -22,10 +22,12 @@ const widthOf = (points: readonly (readonly [number, number])[]) =>
   Math.max(...points.map(([x]) => x)) - Math.min(...points.map(([x]) => x))
 
 describe('an opening end-on', () => {
-  const shown = (opening: Opening, more: { box?: number; grow?: boolean; fills?: OpeningFill[] } = {}) => {
+  const shown = (opening: Opening, more: { bare?: true; fills?: OpeningFill[] } = {}) => {
     cleanup()
+    const { bare, fills } = more
+    const room = bare ? { bare } : { box: 100 }
     const { container } = render(
-      <OpeningDrawing opening={opening} box={100} pxPerMm={6} id="one" {...more} />,
+      <OpeningDrawing opening={opening} pxPerMm={6} id="one" {...room} {...(fills && { fills })} />,
     )
     const svg = container.querySelector('svg')!
     const scale = Number(
@@ -42,9 +44,9 @@ describe('an opening end-on', () => {
     expect(shown({ family: 'round', diameterMm: 12 }).widePx).toBeCloseTo(72, 0)
   })
 
-  it('is drawn smaller where it does not fit, unless it must be true to size: then its box grows', () => {
+  it('is drawn smaller where it does not fit, unless it must be true to size: then it has the room it needs', () => {
     expect(shown(slot).widePx).toBeLessThan(100)
-    const grown = shown(slot, { grow: true })
+    const grown = shown(slot, { bare: true })
     expect(grown.widePx).toBeCloseTo(96, 0)
     expect(grown.box).toBeGreaterThan(grown.widePx)
   })

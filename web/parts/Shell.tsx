@@ -36,7 +36,17 @@ export function Shell() {
         <Find />
         <WorkshopSaving />
         <NavLink to="/settings" className={css.place}>
-          {settings ? `${settings.bakery} · ${settings.units} · ${settings.hand} hand` : 'Settings'}
+          {settings ? (
+            <>
+              {settings.bakery}
+              <span className={css.more}>
+                {' '}
+                · {settings.units} · {settings.hand} hand
+              </span>
+            </>
+          ) : (
+            'Settings'
+          )}
         </NavLink>
       </header>
       <main id="main" className={css.room} tabIndex={-1} aria-busy={opening} data-at={pathname}>

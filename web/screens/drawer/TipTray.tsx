@@ -1,32 +1,29 @@
-import { ActionIcon, Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
-import { IconMinus, IconPlus } from '@tabler/icons-react'
+import { Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { tipSheetPages } from '#core/guides/tipSheet'
-import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
+import type { Flower } from '#core/model/flower'
+import type { OwnedTip } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
-import { familyOf, openingArea, type TipFamilyName, tipFamilies } from '#core/tips/index'
-import { editTip, removeTip } from '../../data/workshop.ts'
-import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
+import { familyOf, type TipFamilyName, tipFamilies } from '#core/tips/index'
+import { Beside } from '../../parts/Beside.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
-import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
-import { TextField } from '../../parts/TextField.tsx'
 import { AddTip } from './AddTip.tsx'
-import css from './Drawer.module.css'
 import { ScreenScale } from './ScreenScale.tsx'
+import { TipPanel } from './TipPanel.tsx'
+import { TipTile } from './TipTile.tsx'
+import css from './TipTray.module.css'
 
-const SCALE = 2.5
+/** One scale for the whole tray: a little over true size, at which the largest slot still lies in a tile. */
+const SCALE = 1.25
 
-const baseWords = {
-  standard: 'fits a standard coupler',
-  large: 'large: large coupler or straight in the bag',
-  none: 'no tip: cut the bag',
-}
+const order = Object.keys(tipFamilies) as TipFamilyName[]
 
-/** Every tip by family, its opening to one scale, how many are owned and what is stamped on it. */
+/** Every tip, owned first, all openings to one scale; the opened one beside them. The address says family and tip. */
 export function TipTray({ workshop }: { workshop: Workshop }) {
   const [search, setSearch] = useState('')
-  const [which, setWhich] = useState('all')
+  const [params, setParams] = useSearchParams()
   const [adding, setAdding] = useState(false)
   const [measuring, setMeasuring] = useState(false)
   const [size, setSize] = useState<'enlarged' | 'true'>('enlarged')
@@ -34,14 +31,27 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
   const trueSize = size === 'true' && pxPerMm !== null
   const scale = trueSize ? pxPerMm : CSS_PX_PER_MM * SCALE
   const usedBy = useMemo(() => flowersByTip(workshop), [workshop])
+  const family = params.get('family')
   const wanted = search.trim().toLowerCase()
-  const fits = (tip: OwnedTip) => {
-    const words = `${familyOf(tip.opening).label} ${familyOf(tip.opening).describe(tip.opening)} ${tip.stamp}`
-    return (which === 'all' || tip.owned > 0) && words.toLowerCase().includes(wanted)
-  }
-  const families = (Object.keys(tipFamilies) as TipFamilyName[])
-    .map((name) => ({ name, tips: workshop.tips.filter((t) => t.opening.family === name && fits(t)) }))
-    .filter((f) => f.tips.length > 0)
+  const narrowed = wanted !== '' || family !== null
+  const tips = order
+    .flatMap((name) => workshop.tips.filter((t) => t.opening.family === name))
+    .filter((t) => (family === null || t.opening.family === family) && wordsOf(t).includes(wanted))
+  const groups = [
+    ['Owned', tips.filter((t) => t.owned > 0 || t.base === 'none')],
+    ['Not owned', tips.filter((t) => t.owned === 0 && t.base !== 'none')],
+  ] as const
+  const opened = tips.find((t) => t.id === params.get('tip')) ?? groups[0][1][0] ?? groups[1][1][0]
+  const at = (changes: Record<string, string | null>) =>
+    setParams(
+      (now) => {
+        for (const [key, value] of Object.entries(changes))
+          if (value === null) now.delete(key)
+          else now.set(key, value)
+        return now
+      },
+      { replace: true },
+    )
   return (
     <>
       <Group mb="md">
@@ -51,15 +61,6 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
           value={search}
           onChange={(e) => setSearch(e.currentTarget.value)}
           w={240}
-        />
-        <SegmentedControl
-          aria-label="Which tips"
-          value={which}
-          onChange={setWhich}
-          data={[
-            { value: 'all', label: 'all' },
-            { value: 'owned', label: 'owned' },
-          ]}
         />
         <SegmentedControl
           aria-label="Size of the drawings"
@@ -95,23 +96,57 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
         </Menu>
         <Button onClick={() => setAdding(true)}>Add a tip of our own</Button>
       </Group>
-      {families.length === 0 && <p className="quiet">No tip fits. Try a size in millimetres, or a stamp.</p>}
-      {families.map(({ name, tips }) => (
-        <section key={name} className={css.family} aria-label={tipFamilies[name].label}>
-          <h2>{tipFamilies[name].label}</h2>
-          <ul className={css.tips}>
-            {tips.map((tip) => (
-              <TipCard
-                key={tip.id}
-                tip={tip}
-                trueSize={trueSize}
-                pxPerMm={scale}
-                usedBy={usedBy.get(tip.id) ?? []}
-              />
-            ))}
-          </ul>
-        </section>
-      ))}
+      <nav className={css.families} aria-label="Families of openings">
+        {[null, ...order].map((name) => (
+          <button
+            key={name ?? 'all'}
+            type="button"
+            className={css.family}
+            aria-pressed={family === name}
+            onClick={() => at({ family: name, tip: null })}
+          >
+            {name === null ? 'all' : tipFamilies[name].label}
+          </button>
+        ))}
+      </nav>
+      <Beside
+        label="The opened tip"
+        list={
+          <>
+            {tips.length === 0 && (
+              <p className="quiet">No tip fits. Try a size in millimetres, or a stamp.</p>
+            )}
+            {groups.map(
+              ([name, members]) =>
+                members.length > 0 && (
+                  <details key={name} className={css.group} open={name === 'Owned' || narrowed}>
+                    <summary>
+                      {name} <span className="quiet">{members.length}</span>
+                    </summary>
+                    <div className={css.tiles}>
+                      {members.map((tip) => (
+                        <TipTile
+                          key={tip.id}
+                          tip={tip}
+                          pxPerMm={scale}
+                          opened={tip.id === opened?.id}
+                          open={() => at({ tip: tip.id })}
+                        />
+                      ))}
+                    </div>
+                  </details>
+                ),
+            )}
+          </>
+        }
+        opened={
+          opened ? (
+            <TipPanel key={opened.id} tip={opened} usedBy={usedBy.get(opened.id) ?? []} />
+          ) : (
+            <p className="quiet">Nothing to open.</p>
+          )
+        }
+      />
       <AddTip opened={adding} close={() => setAdding(false)} />
       <ScreenScale
         key={String(measuring)}
@@ -126,80 +161,14 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
   )
 }
 
-/** Names of the flowers that are piped with each tip. */
-function flowersByTip(workshop: Workshop): Map<string, string[]> {
-  const used = new Map<string, string[]>()
+const wordsOf = ({ opening, stamp }: OwnedTip) =>
+  `${familyOf(opening).label} ${familyOf(opening).describe(opening)} ${stamp}`.toLowerCase()
+
+/** The flowers that are piped with each tip. */
+function flowersByTip(workshop: Workshop): Map<string, Flower[]> {
+  const used = new Map<string, Flower[]>()
   for (const flower of workshop.flowers)
     for (const id of new Set(flower.layers.map((l) => l.tipId)))
-      used.set(id, [...(used.get(id) ?? []), flower.name])
+      used.set(id, [...(used.get(id) ?? []), flower])
   return used
-}
-
-const MOST_NAMED = 2
-const MOST_OWNED = 99
-
-function TipCard(props: { tip: OwnedTip; trueSize: boolean; pxPerMm: number; usedBy: readonly string[] }) {
-  const { tip, trueSize, pxPerMm, usedBy } = props
-  const family = familyOf(tip.opening)
-  const words = family.describe(tip.opening)
-  const count = (by: number) => editTip(tip.id, (now) => ({ ...now, owned: Math.max(0, now.owned + by) }))
-  return (
-    <li className={css.tip} data-owned={tip.owned > 0 || tip.base === 'none'}>
-      <OpeningDrawing
-        opening={tip.opening}
-        box={104}
-        pxPerMm={pxPerMm}
-        grow={trueSize}
-        id={`tray-${tip.id}`}
-      />
-      <strong>{words}</strong>
-      <span className="quiet">
-        {openingArea(tip.opening).toFixed(1)} mm² · {baseWords[tip.base]}
-      </span>
-      <span className={css.whereUsed} title={usedBy.join(', ')}>
-        {usedBy.length === 0
-          ? 'no flower asks for it'
-          : `${usedBy.slice(0, MOST_NAMED).join(', ')}${usedBy.length > MOST_NAMED ? ` and ${usedBy.length - MOST_NAMED} more` : ''}`}
-      </span>
-      {tip.base !== 'none' && (
-        <div className={css.counter}>
-          <ActionIcon
-            variant="outline"
-            aria-label={`One ${family.label} ${words} fewer`}
-            disabled={tip.owned === 0}
-            onClick={() => count(-1)}
-          >
-            <IconMinus size={16} />
-          </ActionIcon>
-          <span className="figure">{tip.owned === 0 ? 'none' : tip.owned}</span>
-          <ActionIcon
-            variant="outline"
-            aria-label={`One ${family.label} ${words} more`}
-            disabled={tip.owned >= MOST_OWNED}
-            onClick={() => count(1)}
-          >
-            <IconPlus size={16} />
-          </ActionIcon>
-        </div>
-      )}
-      {tip.base !== 'none' && (
-        <TextField
-          hideLabel
-          label={`Stamp on ${family.label} ${words}`}
-          placeholder="stamped…"
-          value={tip.stamp}
-          schema={ownedTipSchema.shape.stamp.unwrap()}
-          onChange={(stamp) => editTip(tip.id, (now) => ({ ...now, stamp }))}
-        />
-      )}
-      {tip.source === 'own' && (
-        <Button
-          size="compact-sm"
-          onClick={() => void removeWithUndo('tips', tip.id, words, () => removeTip(tip.id))}
-        >
-          Delete
-        </Button>
-      )}
-    </li>
-  )
 }

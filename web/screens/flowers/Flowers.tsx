@@ -2,6 +2,7 @@ import { Button, FileButton, Menu, SegmentedControl, TextInput } from '@mantine/
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Problem } from '#contract/problem'
+import { foundFlowers } from '#core/finding/flowers'
 import type { Flower } from '#core/model/flower'
 import { ApiError } from '../../data/api.ts'
 import { createFlower, importFlower, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
@@ -9,8 +10,8 @@ import { PageHead } from '../../parts/Card.tsx'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { FlowerGrid } from './FlowerGrid.tsx'
 import css from './Flowers.module.css'
-import { FlowerTile } from './FlowerTile.tsx'
 
 const forms = [
   { value: 'all', label: 'All' },
@@ -56,11 +57,10 @@ export function Flowers() {
 
   if (error && !workshop) return <Failed what="The library" error={error} retry={reloadWorkshop} />
   if (!workshop) return <Loading what="the library" />
-  const shown = workshop.flowers.filter(
-    (f) =>
-      (form === 'all' || (form === 'own' ? f.source === 'own' : f.form === form)) &&
-      f.name.toLowerCase().includes(search.trim().toLowerCase()),
+  const ofForm = workshop.flowers.filter(
+    (f) => form === 'all' || (form === 'own' ? f.source === 'own' : f.form === form),
   )
+  const shown = search.trim() === '' ? ofForm : foundFlowers(ofForm, search)
   return (
     <>
       <PageHead
@@ -74,13 +74,6 @@ export function Flowers() {
             <Button component={Link} to="/wrong">
               What goes wrong
             </Button>
-            <SegmentedControl aria-label="Kind" value={form} onChange={setForm} data={forms} />
-            <TextInput
-              aria-label="Search the library"
-              placeholder="Search"
-              value={search}
-              onChange={(e) => setSearch(e.currentTarget.value)}
-            />
             <Menu position="bottom-end">
               <Menu.Target>
                 <Button variant="filled">New</Button>
@@ -103,6 +96,16 @@ export function Flowers() {
           </>
         }
       />
+      <div className={css.tools}>
+        <SegmentedControl aria-label="Kind" value={form} onChange={setForm} data={forms} />
+        <TextInput
+          aria-label="Search the library"
+          placeholder="Name, part or stroke: rose, stamen, ruffle"
+          w={330}
+          value={search}
+          onChange={(e) => setSearch(e.currentTarget.value)}
+        />
+      </div>
       <ImportFaults refused={refused} close={() => setRefused(null)} />
       {shown.length === 0 ? (
         <Empty title="Nothing here">
@@ -111,13 +114,7 @@ export function Flowers() {
             : 'No recipe fits. Try a shorter word or another kind.'}
         </Empty>
       ) : (
-        <ul className={css.grid}>
-          {shown.map((flower) => (
-            <li key={flower.id}>
-              <FlowerTile flower={flower} workshop={workshop} />
-            </li>
-          ))}
-        </ul>
+        <FlowerGrid flowers={shown} workshop={workshop} />
       )}
     </>
   )
