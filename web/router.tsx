@@ -49,11 +49,15 @@ export const router = createBrowserRouter([
             ],
           },
           {
-            path: 'colours',
+            path: 'colours/:part?',
             lazy: async () => ({ Component: (await import('./screens/order/colours/Colours.tsx')).Colours }),
           },
           {
-            path: 'bags',
+            path: 'advice',
+            lazy: async () => ({ Component: (await import('./screens/order/advice/Advice.tsx')).Advice }),
+          },
+          {
+            path: 'bags/:part?',
             lazy: async () => ({ Component: (await import('./screens/order/bags/Bags.tsx')).Bags }),
           },
           {

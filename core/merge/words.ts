@@ -16,6 +16,7 @@ const fieldWords: Record<string, string> = {
   drills: 'Drills before the order',
   mixing: 'Way of mixing',
   bagPins: 'What is settled about bags',
+  wavedOff: 'Advice waved off',
   arrangement: 'Chosen bags',
   hex: 'Colour',
   dyeIds: 'Dyes',

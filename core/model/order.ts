@@ -252,6 +252,8 @@ export const orderFields = z.object({
     .default([]),
   mixing: mixingSchema.default({ school: 'separate' }),
   bagPins: z.array(bagPinSchema).max(200).default([]),
+  /** Advice that somebody has waved off, by what it is known by. */
+  wavedOff: z.array(z.string().min(1).max(200)).max(200).default([]),
   arrangement: arrangementChoiceSchema.nullable().default(null),
   settled: settledSchema.default(NOTHING_SETTLED),
   offer: offerSchema.default(NO_OFFER),

@@ -22,6 +22,7 @@ export function newOrder(id: string, title: string, collectAt: string, icingKind
     drills: [],
     mixing: { school: 'separate' },
     bagPins: [],
+    wavedOff: [],
     arrangement: null,
     settled: NOTHING_SETTLED,
     offer: NO_OFFER,

@@ -1,7 +1,17 @@
-import { ActionIcon, Tooltip } from '@mantine/core'
-import { IconCopy, IconDownload } from '@tabler/icons-react'
-import { type ReactNode, useMemo, useState } from 'react'
+import { useLocalStorage } from '@mantine/hooks'
+import {
+  columnVisibilityFeature,
+  createSortedRowModel,
+  type RowData,
+  rowSortingFeature,
+  type SortingState,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table'
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { type ReactNode, useMemo, useRef, useState } from 'react'
 import css from './DataTable.module.css'
+import { TableTools } from './TableTools.tsx'
 
 /** A column: what it shows, and the plain value it is sorted and copied by. */
 export interface Column<Row> {
@@ -12,8 +22,8 @@ export interface Column<Row> {
   numeric?: boolean
 }
 
-/** The figures under a picture: sorts by any column, copies as tab-separated text, exports as CSV. */
-export function DataTable<Row>(props: {
+interface TableProps<Row> {
+  /** What it shows; its chosen columns are kept under that too. */
   caption: string
   columns: Column<Row>[]
   rows: readonly Row[]
@@ -21,91 +31,141 @@ export function DataTable<Row>(props: {
   csvHref?: string
   onRow?: (row: Row) => void
   selectedKey?: string | null
-  /** Long tables scroll within themselves, their heads in view. */
+  /** Scrolls within itself, its heads in view. */
   long?: boolean
-}) {
-  const { columns, rows, rowKey, onRow } = props
-  const [sort, setSort] = useState<{ key: string; down: boolean } | null>(null)
-  const shown = useMemo(() => sorted(rows, columns, sort), [rows, columns, sort])
+}
 
-  function copy() {
-    const lines = [columns.map((c) => c.name), ...shown.map((row) => columns.map((c) => c.value(row)))]
-    void navigator.clipboard.writeText(lines.map((line) => line.join('\t')).join('\n'))
-  }
+const features = tableFeatures({
+  columnVisibilityFeature,
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+})
+
+/** Numbers by their size, words as a person sorts them. */
+const byValue = (x: string | number, y: string | number) =>
+  typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y))
+
+/** More rows than this are windowed: only those in view are drawn. */
+const WINDOWED_FROM = 80
+const ROW_PX = 37
+
+/**
+ * The figures under a picture: sorts by any column, shows the columns that are wanted and remembers them, copies as
+ * tab-separated text, exports as CSV.
+ */
+export function DataTable<Row extends RowData>(props: TableProps<Row>) {
+  const { columns, rows, rowKey, onRow } = props
+  const [sorting, setSorting] = useState<SortingState>([])
+  const [hidden, setHidden] = useLocalStorage<string[]>({
+    key: `kanten-columns ${props.caption}`,
+    defaultValue: [],
+    getInitialValueInEffect: false,
+  })
+  const table = useTable({
+    features,
+    data: rows,
+    columns: useMemo(
+      () =>
+        columns.map((c) => ({
+          id: c.key,
+          header: c.name,
+          accessorFn: c.value,
+          sortFn: (a: { original: Row }, b: { original: Row }) =>
+            byValue(c.value(a.original), c.value(b.original)),
+          sortDescFirst: false,
+        })),
+      [columns],
+    ),
+    getRowId: rowKey,
+    enableSortingRemoval: false,
+    state: { sorting, columnVisibility: Object.fromEntries(hidden.map((key) => [key, false])) },
+    onSortingChange: setSorting,
+  })
+  const shown = columns.filter((c) => !hidden.includes(c.key))
+  const sorted = table.getRowModel().rows.map((r) => r.original)
+  const frame = useRef<HTMLElement>(null)
+  const windowed = sorted.length > WINDOWED_FROM
+  const virtual = useVirtualizer({
+    count: windowed ? sorted.length : 0,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW_PX,
+    overscan: 12,
+  })
+  const inView = virtual.getVirtualItems()
+  const [above, below] = windowed
+    ? [inView[0]?.start ?? 0, virtual.getTotalSize() - (inView.at(-1)?.end ?? 0)]
+    : [0, 0]
 
   return (
     <div className={css.frame}>
-      <div className={css.tools}>
-        <h3>{props.caption}</h3>
-        <Tooltip label="Copy the table">
-          <ActionIcon aria-label={`Copy: ${props.caption}`} onClick={copy}>
-            <IconCopy size={18} stroke={1.6} />
-          </ActionIcon>
-        </Tooltip>
-        {props.csvHref && (
-          <Tooltip label="Save as CSV">
-            <ActionIcon component="a" href={props.csvHref} aria-label={`Save as CSV: ${props.caption}`}>
-              <IconDownload size={18} stroke={1.6} />
-            </ActionIcon>
-          </Tooltip>
-        )}
-      </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a wide table must be scrollable by keyboard */}
-      <section className={props.long ? css.long : css.scroll} tabIndex={0} aria-label={props.caption}>
-        <table className={css.table}>
+      <TableTools
+        caption={props.caption}
+        columns={columns}
+        hidden={hidden}
+        setHidden={setHidden}
+        text={() =>
+          [shown.map((c) => c.name), ...sorted.map((row) => shown.map((c) => c.value(row)))]
+            .map((line) => line.join('\t'))
+            .join('\n')
+        }
+        {...(props.csvHref && { csvHref: props.csvHref })}
+      />
+      <section
+        ref={frame}
+        className={props.long || windowed ? css.long : css.scroll}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a wide table must be scrollable by keyboard
+        tabIndex={0}
+        aria-label={props.caption}
+      >
+        <table className={css.table} aria-rowcount={windowed ? sorted.length + 1 : undefined}>
           <thead>
             <tr>
-              {columns.map((c) => (
-                <th
-                  key={c.key}
-                  data-numeric={c.numeric || undefined}
-                  aria-sort={sort?.key === c.key ? (sort.down ? 'descending' : 'ascending') : 'none'}
-                >
-                  <button
-                    type="button"
-                    onClick={() => setSort({ key: c.key, down: sort?.key === c.key ? !sort.down : false })}
+              {table.getFlatHeaders().map((header) => {
+                const column = columns.find((c) => c.key === header.column.id)!
+                const way = header.column.getIsSorted()
+                return (
+                  <th
+                    key={header.id}
+                    data-numeric={column.numeric || undefined}
+                    aria-sort={way === 'desc' ? 'descending' : way === 'asc' ? 'ascending' : 'none'}
                   >
-                    {c.name}
-                    <span aria-hidden="true">{sort?.key === c.key ? (sort.down ? ' ↓' : ' ↑') : ''}</span>
-                  </button>
-                </th>
-              ))}
+                    <button type="button" onClick={() => header.column.toggleSorting()}>
+                      {column.name}
+                      <span aria-hidden="true">{way === 'desc' ? ' ↓' : way === 'asc' ? ' ↑' : ''}</span>
+                    </button>
+                  </th>
+                )
+              })}
             </tr>
           </thead>
           <tbody>
-            {shown.map((row) => (
+            {above > 0 && (
+              <tr>
+                <td colSpan={shown.length} style={{ height: above, padding: 0 }} />
+              </tr>
+            )}
+            {(windowed ? inView.map((v) => sorted[v.index]!) : sorted).map((row) => (
               <tr
                 key={rowKey(row)}
                 data-clickable={onRow ? true : undefined}
                 data-selected={props.selectedKey === rowKey(row) || undefined}
                 onClick={onRow ? () => onRow(row) : undefined}
               >
-                {columns.map((c) => (
+                {shown.map((c) => (
                   <td key={c.key} data-numeric={c.numeric || undefined}>
                     {c.show ? c.show(row) : c.value(row)}
                   </td>
                 ))}
               </tr>
             ))}
+            {below > 0 && (
+              <tr>
+                <td colSpan={shown.length} style={{ height: below, padding: 0 }} />
+              </tr>
+            )}
           </tbody>
         </table>
       </section>
     </div>
   )
-}
-
-function sorted<Row>(
-  rows: readonly Row[],
-  columns: Column<Row>[],
-  sort: { key: string; down: boolean } | null,
-) {
-  const column = columns.find((c) => c.key === sort?.key)
-  if (!sort || !column) return rows
-  const sign = sort.down ? -1 : 1
-  return [...rows].sort((a, b) => {
-    const [x, y] = [column.value(a), column.value(b)]
-    return (
-      sign * (typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y)))
-    )
-  })
 }

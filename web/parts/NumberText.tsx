@@ -1,4 +1,5 @@
-import { TextInput } from '@mantine/core'
+import { ActionIcon, TextInput } from '@mantine/core'
+import { IconMinus, IconPlus } from '@tabler/icons-react'
 import { useEffect, useState } from 'react'
 import { readNumber, writeNumber } from '#core/numbers'
 import css from './NumberText.module.css'
@@ -9,6 +10,10 @@ const FINEST_STEP = 4
 export interface NumberTextProps {
   label: string
   hideLabel?: boolean
+  /** Shown above the field where the whole label would say what stands beside it; it is a part of that label. */
+  short?: string
+  /** Minus and plus beside the number: for counts, which are changed by one more often than typed. */
+  counts?: boolean
   unit?: string
   /** What the arrow keys add and take. */
   step?: number
@@ -54,18 +59,21 @@ export function NumberText(
     else setError(onNumber(read.kind === 'number' ? read.value : null))
   }
 
+  function add(by: number) {
+    const read = readNumber(typed, unit)
+    if (read.kind === 'number') accept(writeNumber(read.value + by, Math.max(decimals, FINEST_STEP)))
+  }
   function nudge(event: React.KeyboardEvent) {
     const by = { ArrowUp: step, ArrowDown: -step }[event.key]
-    const read = readNumber(typed, unit)
-    if (by === undefined || read.kind !== 'number') return
+    if (by === undefined) return
     event.preventDefault()
-    accept(writeNumber(read.value + by, Math.max(decimals, FINEST_STEP)))
+    add(by)
   }
 
-  return (
+  const field = (
     <TextInput
-      label={props.hideLabel ? undefined : props.label}
-      aria-label={props.hideLabel ? props.label : undefined}
+      label={props.hideLabel ? undefined : (props.short ?? props.label)}
+      aria-label={props.hideLabel || props.short ? props.label : undefined}
       inputMode="decimal"
       autoComplete="off"
       classNames={{ input: css.input }}
@@ -73,7 +81,7 @@ export function NumberText(
       error={error ?? props.error}
       placeholder={props.placeholder}
       disabled={props.disabled}
-      w={props.width}
+      w={props.counts ? undefined : props.width}
       data-autofocus={props.autoFocus || undefined}
       rightSection={unit ? <span className={css.unit}>{unit}</span> : undefined}
       rightSectionWidth={unit ? unit.length * 8 + 14 : undefined}
@@ -85,5 +93,27 @@ export function NumberText(
         if (read.kind === 'number' && error === null) setTyped(shown(read.value))
       }}
     />
+  )
+  if (!props.counts) return field
+  return (
+    <div className={css.counts} style={{ width: props.width }}>
+      <ActionIcon
+        variant="outline"
+        aria-label={`One fewer, ${props.label}`}
+        disabled={props.disabled}
+        onClick={() => add(-step)}
+      >
+        <IconMinus size={16} />
+      </ActionIcon>
+      {field}
+      <ActionIcon
+        variant="outline"
+        aria-label={`One more, ${props.label}`}
+        disabled={props.disabled}
+        onClick={() => add(step)}
+      >
+        <IconPlus size={16} />
+      </ActionIcon>
+    </div>
   )
 }

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core'
 import type { FlowerCheck, FlowerRemedy } from '#core/flowers/checks'
 import { changeLayer } from '#core/flowers/edit'
-import { FlagMark } from '../../parts/AdviceList.tsx'
 import { Card } from '../../parts/Card.tsx'
+import { FlagMark } from '../../parts/FlagMark.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 

@@ -6,8 +6,8 @@ import { momentOf } from '#core/timeline/clock'
 import { counted } from '#core/units'
 import { useComingDays } from '../../data/comingDays.ts'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
-import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
+import { FlagMark } from '../../parts/FlagMark.tsx'
 import css from './Accepted.module.css'
 
 /** An order that has just come in: whether it fits among the others of the coming days, and when it has to be begun. */

@@ -1,26 +1,16 @@
 import { NavLink } from 'react-router'
-import type { Advice, Plan } from '#core/model/plan'
+import type { Plan } from '#core/model/plan'
+import { sortAdvice } from '#core/plan/advice/grouped'
 import { bagCount } from '#core/plan/counts'
 import { momentOf } from '#core/timeline/clock'
 import { counted, formatMinutes, formatWeight } from '#core/units'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { useRuns } from '../../data/runs.ts'
-import { FlagMark } from '../../parts/AdviceList.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
+import { FlagMark } from '../../parts/FlagMark.tsx'
 import type { Days } from '../../workers/days.ts'
+import { stopOf } from './advice/stops.ts'
 import css from './Strip.module.css'
-
-/** Where each kind of advice is decided. */
-const stopOf: Record<Advice['about']['kind'], string> = {
-  order: 'pieces',
-  piece: 'pieces',
-  flower: 'pieces',
-  colour: 'colours',
-  bag: 'bags',
-  tip: 'bags',
-  drawer: 'bags',
-  icing: 'brief',
-}
 
 /** The stops of the line of work by their addresses, in order. */
 export const stopNames = {
@@ -31,6 +21,7 @@ export const stopNames = {
   icing: 'Icing',
   timeline: 'Timeline',
   bench: 'Bench',
+  advice: 'Advice',
 } as const
 
 /** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
@@ -47,7 +38,9 @@ export function Strip({ days }: { days: Days }) {
   })
   const now = plan ? figures(plan) : {}
   const then = before ? figures(before) : {}
-  const stops: { to: keyof typeof stopNames; figure: string | undefined; note?: string }[] = [
+  const advice = plan && sortAdvice(plan.advice, order.wavedOff)
+  const toDecide = advice?.decide.flatMap((g) => g.advice) ?? []
+  const stops: { to: keyof typeof stopNames; figure: string | undefined; note?: string | undefined }[] = [
     { to: 'brief', figure: shortMoment(order.collectAt) },
     { to: 'pieces', figure: now.pieces },
     { to: 'colours', figure: now.colours },
@@ -58,13 +51,17 @@ export function Strip({ days }: { days: Days }) {
       to: 'bench',
       figure: runs && (runs.some((r) => r.orderId === order.id) ? 'being worked' : 'not begun'),
     },
+    {
+      to: 'advice',
+      figure: advice && (toDecide.length > 0 ? `${toDecide.length} to decide` : 'none to decide'),
+      note: advice && counted(advice.notes.length, 'note'),
+    },
   ]
   return (
     <nav aria-label="Line of work" className={css.strip}>
       {stops.map(({ to, figure, note }) => {
         const wants =
-          plan?.advice.some((a) => a.severity !== 'note' && stopOf[a.about.kind] === to) ||
-          (to === 'timeline' && wantsDecision(days))
+          toDecide.some((a) => stopOf[a.about.kind] === to) || (to === 'timeline' && wantsDecision(days))
         const was = then[to]
         return (
           <NavLink key={to} to={to} className={css.stop}>

@@ -19,10 +19,10 @@ import {
   useOrders,
 } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
-import { FlagMark } from '../../parts/AdviceList.tsx'
 import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
+import { FlagMark } from '../../parts/FlagMark.tsx'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'

@@ -6,7 +6,6 @@ import type { Workshop } from '#core/model/workshop'
 import { describeOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
-import { Card } from '../../../parts/Card.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
 import { useParts, useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
@@ -24,10 +23,13 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
   const uses = plan.uses.filter((u) => bag.useIds.includes(u.id))
   const pieces = new Map(order.pieces.map((p) => [p.id, p.name]))
   return (
-    <Card
-      title={`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`}
-      aside={stiffnessWord(workshop.icings.find((i) => i.id === bag.icingKindId)!, bag.stiffness)}
-    >
+    <>
+      <header className={css.bagHead}>
+        <h2>{`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`}</h2>
+        <span className="quiet">
+          {stiffnessWord(workshop.icings.find((i) => i.id === bag.icingKindId)!, bag.stiffness)}
+        </span>
+      </header>
       <ul className={css.loads}>
         {bag.load.map((l, i) => (
           <li key={l.colourId}>
@@ -105,7 +107,7 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
         {bag.topUpGrams > 0.5 &&
           ` ${weight(bag.topUpGrams)} of it is only there so that the bag can be worked.`}
       </p>
-    </Card>
+    </>
   )
 
   function fillingWords(): string {

@@ -31,13 +31,13 @@ export function BagTile(props: {
           coupler={bag.coupler}
           parchment={drawn.parchment}
           cut={drawn.cut}
-          width={96}
+          width={78}
           label={bag.label}
         />
         {first && (
           <OpeningDrawing
             opening={first.opening}
-            box={58}
+            box={48}
             pxPerMm={PX_PER_MM}
             fills={drawn.fills}
             id={`tile-${bag.number}`}

@@ -1,28 +1,35 @@
-import { useState } from 'react'
+import { useLocation, useParams, useSearchParams } from 'react-router'
 import type { Bag, Plan } from '#core/model/plan'
 import { pairKey } from '#core/plan/keys'
-import { shortOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { AdviceList } from '../../../parts/AdviceList.tsx'
+import { Beside } from '../../../parts/Beside.tsx'
 import { Card } from '../../../parts/Card.tsx'
-import { DataTable } from '../../../parts/DataTable.tsx'
+import { PartLinks } from '../../../parts/PartLinks.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
+import { FirstToDecide } from '../advice/FirstToDecide.tsx'
 import { BagDetail } from './BagDetail.tsx'
 import { BagSearch } from './BagSearch.tsx'
 import css from './Bags.module.css'
+import { BagTable } from './BagTable.tsx'
 import { BagTile } from './BagTile.tsx'
 import { Fewer } from './Fewer.tsx'
 import { Sequence } from './Sequence.tsx'
 import { OPENING_SCALE } from './scale.ts'
 
-/** What to fill, in this order: every bag drawn with its load and its openings. */
+const parts = [
+  ['', 'Fill'],
+  ['/pipe', 'Pipe'],
+  ['/better', 'Better'],
+  ['/figures', 'Figures'],
+] as const
+
+/** What to fill, the order it is piped in, what would be better, and the figures; one bag opened beside it all. */
 export function Bags() {
-  const { order, workshop, plan, take } = useOrderEditor()
-  // by what is in it and its first tip: numbers change with every other plan
-  const [chosen, setChosen] = useState<string | null>(null)
-  const weight = useWeight()
+  const { order, plan } = useOrderEditor()
+  const { part } = useParams()
+  const { search } = useLocation()
   if (!plan) return <Loading what="the plan" />
   if (plan.bags.length === 0)
     return (
@@ -30,96 +37,75 @@ export function Bags() {
         <Empty title="No bags yet">Put flowers on a piece, and the bags to fill for them stand here.</Empty>
       </Card>
     )
-  const uses = new Map(plan.uses.map((u) => [u.id, u]))
-  const keysOf = (b: Bag) => b.useIds.map((id) => pairKey(uses.get(id)!))
-  const bag = plan.bags.find((b) => chosen !== null && keysOf(b).includes(chosen)) ?? plan.bags[0]!
-  const choose = (b: Bag) => setChosen(keysOf(b)[0] ?? null)
-  const advice = plan.advice.filter((a) => ['bag', 'tip', 'drawer'].includes(a.about.kind))
-  const names = new Map(plan.colours.map((c) => [c.id, c.name]))
+  const at = `/orders/${order.id}/bags`
   return (
-    <div className={css.page}>
-      <div className={css.columns}>
-        <Card
-          title="Fill these, in this order"
-          aside={`openings ${OPENING_SCALE} × life size where they fit · ${counted(plan.totals.changes, 'tip change')} · ${counted(plan.totals.washes, 'wash', 'washes')} · ${weight(plan.residues.bags + plan.residues.topUps)} stays in bags`}
-        >
-          <ul className={css.rail}>
-            {plan.bags.map((b) => (
-              <BagTile
-                key={b.number}
-                bag={b}
-                plan={plan}
-                workshop={workshop}
-                selected={b.number === bag.number}
-                select={() => choose(b)}
-              />
-            ))}
-          </ul>
-        </Card>
-        <BagDetail bag={bag} plan={plan} workshop={workshop} order={order} />
-      </div>
-      <Fewer />
-      <BagSearch plan={plan} />
-      {advice.length > 0 && (
-        <Card title="Worth a look">
-          <AdviceList advice={advice} take={take} />
-        </Card>
+    <>
+      <PartLinks
+        label="Parts of the bags"
+        parts={parts.map(([to, name]) => ({ to: `${at}${to}${search}`, end: true, name }))}
+      />
+      <FirstToDecide at="bags" />
+      {part === 'better' ? (
+        <div className={css.page}>
+          <Fewer />
+          <BagSearch plan={plan} />
+        </div>
+      ) : (
+        <WithBag part={part} plan={plan} />
       )}
-      <Sequence
-        plan={plan}
-        pieces={new Map(order.pieces.map((p) => [p.id, p.name]))}
-        colours={new Map(plan.colours.map((c) => [c.id, c.name]))}
-        things={new Map(order.setOns.map((t) => [t.id, t]))}
-      />
-      <Card>
-        <BagTable plan={plan} names={names} csvHref={`/api/orders/${order.id}/plan/bags.csv`} />
-      </Card>
-    </div>
+    </>
   )
+}
 
-  function BagTable(props: { plan: Plan; names: Map<string, string>; csvHref: string }) {
-    const tipWords = (b: Bag) =>
-      b.tipIds.map((id) => shortOpening(workshop.tips.find((t) => t.id === id)!.opening)).join(', ')
-    return (
-      <DataTable
-        caption="Bags in figures"
-        csvHref={props.csvHref}
-        rows={props.plan.bags}
-        rowKey={(b) => String(b.number)}
-        onRow={choose}
-        selectedKey={String(bag.number)}
-        columns={[
-          { key: 'number', name: 'Bag', value: (b) => b.number, numeric: true },
-          {
-            key: 'load',
-            name: 'Load',
-            value: (b) => b.load.map((l) => props.names.get(l.colourId) ?? l.colourId).join(' + '),
-          },
-          { key: 'stiffness', name: 'Stiffness', value: (b) => b.stiffness },
-          { key: 'tips', name: 'Tips', value: tipWords },
-          {
-            key: 'coupler',
-            name: 'Coupler',
-            value: (b) => (b.coupler === 'none' ? 'none, tip fixed' : b.coupler),
-          },
-          {
-            key: 'bag',
-            name: 'Bag',
-            value: (b) => workshop.bags.find((s) => s.id === b.bagStockId)?.name ?? 'none that fits',
-          },
-          { key: 'grams', name: 'In it', value: (b) => b.grams, show: (b) => weight(b.grams), numeric: true },
-          { key: 'fillings', name: 'Fillings', value: (b) => b.fillings, numeric: true },
-          { key: 'changes', name: 'Changes', value: (b) => b.changes, numeric: true },
-          { key: 'washes', name: 'Washes', value: (b) => b.washes, numeric: true },
-          {
-            key: 'stays',
-            name: 'Stays in it',
-            value: (b) => b.residueGrams + b.topUpGrams,
-            show: (b) => weight(b.residueGrams + b.topUpGrams),
-            numeric: true,
-          },
-        ]}
-      />
-    )
-  }
+/** A part in which one bag is opened beside the others; the address says which. */
+function WithBag({ part, plan }: { part: string | undefined; plan: Plan }) {
+  const { order, workshop } = useOrderEditor()
+  const [params, setParams] = useSearchParams()
+  const weight = useWeight()
+  const uses = new Map(plan.uses.map((u) => [u.id, u]))
+  // by what is in it and its first tip: numbers change with every other plan
+  const keysOf = (b: Bag) => b.useIds.map((id) => pairKey(uses.get(id)!))
+  const chosen = params.get('bag')
+  const bag = plan.bags.find((b) => chosen !== null && keysOf(b).includes(chosen)) ?? plan.bags[0]!
+  const choose = (b: Bag) => setParams({ bag: keysOf(b)[0] ?? '' }, { replace: true })
+  return (
+    <Beside
+      label="The opened bag"
+      width={330}
+      list={
+        part === 'pipe' ? (
+          <Sequence
+            plan={plan}
+            pieces={new Map(order.pieces.map((p) => [p.id, p.name]))}
+            colours={new Map(plan.colours.map((c) => [c.id, c.name]))}
+            things={new Map(order.setOns.map((t) => [t.id, t]))}
+            bag={bag.number}
+          />
+        ) : part === 'figures' ? (
+          <Card>
+            <BagTable plan={plan} chosen={bag} choose={choose} />
+          </Card>
+        ) : (
+          <Card
+            title="Fill these, in this order"
+            aside={`openings ${OPENING_SCALE} × life size where they fit · ${counted(plan.totals.changes, 'tip change')} · ${counted(plan.totals.washes, 'wash', 'washes')} · ${weight(plan.residues.bags + plan.residues.topUps)} stays in bags`}
+          >
+            <ul className={css.rail}>
+              {plan.bags.map((b) => (
+                <BagTile
+                  key={b.number}
+                  bag={b}
+                  plan={plan}
+                  workshop={workshop}
+                  selected={b.number === bag.number}
+                  select={() => choose(b)}
+                />
+              ))}
+            </ul>
+          </Card>
+        )
+      }
+      opened={<BagDetail bag={bag} plan={plan} workshop={workshop} order={order} />}
+    />
+  )
 }

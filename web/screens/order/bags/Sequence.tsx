@@ -13,6 +13,8 @@ export function Sequence(props: {
   colours: ReadonlyMap<string, string>
   /** What is put on by the id of the thing. */
   things: ReadonlyMap<string, SetOn>
+  /** The opened bag: its steps are pointed out. */
+  bag: number
 }) {
   const { plan, pieces, colours, things } = props
   const uses = new Map(plan.uses.map((u) => [u.id, u]))
@@ -36,12 +38,11 @@ export function Sequence(props: {
             step.setOnIds.flatMap((id) => putOnWords(plan, things, id)),
           )
           return (
-            <li key={stepKey(step, i)}>
+            <li key={stepKey(step, i)} data-lit={step.bagNumbers.includes(props.bag) || undefined}>
               <span className="figure">{i + 1}</span>
               <span>
                 {bowl && <span className={css.bowl}>{bowl} is in the bowl</span>}
-                <strong>{what}</strong> {how}
-                <br />
+                <strong>{what}</strong> {how}{' '}
                 <span className="quiet">{step.pieceIds.map((id) => pieces.get(id)).join(', ')}</span>
               </span>
               <span>{step.bagNumbers.length > 0 && `bag ${[...new Set(step.bagNumbers)].join(', ')}`}</span>

@@ -9,7 +9,6 @@ import { handName } from '#core/plan/handed'
 import { allergenProof } from '#core/plan/proof'
 import { formatMinuteParts, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { AdviceList } from '../../../parts/AdviceList.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
 import { OptionalLengthField } from '../../../parts/length.tsx'
 import { MomentField } from '../../../parts/MomentField.tsx'
@@ -26,7 +25,7 @@ const shape = orderFields.shape
 
 /** What, for whom, for when, what must not be in it; and beside it what that comes to. */
 export function Brief() {
-  const { order, workshop, plan, edit, take } = useOrderEditor()
+  const { order, workshop, plan, edit } = useOrderEditor()
   const weight = useWeight()
   const set =
     <K extends keyof Order>(key: K, label: string) =>
@@ -150,22 +149,6 @@ export function Brief() {
         )}
         {plan && order.avoid.length > 0 && <Proof proofs={allergenProof(order, plan, workshop)} />}
         {plan && plan.uses.length > 0 && <Quote plan={plan} />}
-        {plan && (
-          <Card
-            title="Worth a look"
-            aside={
-              plan.advice.length === 0
-                ? undefined
-                : `${plan.advice.filter((a) => a.severity !== 'note').length} to decide, ${plan.advice.filter((a) => a.severity === 'note').length} notes`
-            }
-          >
-            {plan.advice.length === 0 ? (
-              <p>Nothing stands in the way.</p>
-            ) : (
-              <AdviceList advice={plan.advice} take={take} />
-            )}
-          </Card>
-        )}
       </div>
     </div>
   )

@@ -1,9 +1,12 @@
 import type { BowlAnswer } from '#core/colour/bowl'
 import type { OrderColour } from '#core/model/order'
 import { Smear } from '../../../drawings/Petal.tsx'
-import { FlagMark } from '../../../parts/AdviceList.tsx'
+import { FlagMark } from '../../../parts/FlagMark.tsx'
 import { useWeight, Was } from '../../../parts/weight.tsx'
 import css from './Colours.module.css'
+
+/** As high as the wish beside it. */
+const SWATCH_PX = 76
 
 /** A colour as a large swatch: the wish beside what a hand is likely to get, and the drops in a line. */
 export function ColourCard(props: {
@@ -22,7 +25,11 @@ export function ColourCard(props: {
         <span className={css.swatches}>
           <span className={css.wish} style={{ background: colour.hex }} />
           {answer ? (
-            <Smear hexes={answer.chosen.likely.smear} height={104} label={`Likely: ${answer.chosen.words}`} />
+            <Smear
+              hexes={answer.chosen.likely.smear}
+              height={SWATCH_PX}
+              label={`Likely: ${answer.chosen.words}`}
+            />
           ) : (
             <span className={css.waiting} />
           )}

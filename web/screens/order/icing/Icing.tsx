@@ -1,16 +1,20 @@
 import { Tabs } from '@mantine/core'
 import { useSearchParams } from 'react-router'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { FlowDiagram } from '../../../drawings/FlowDiagram.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
+import { useWeight } from '../../../parts/weight.tsx'
 import { Amounts } from './Amounts.tsx'
 import { Chances } from './Chances.tsx'
 import css from './Icing.module.css'
 import { Mixing } from './Mixing.tsx'
+import { Supplies } from './Supplies.tsx'
 
-/** Icing in parts: how much of what to make, how its colours are mixed, and whether it will last. */
+/** Icing in parts: how much of what to make, where it goes, what to buy, how its colours are mixed, whether it will last. */
 export function Icing() {
-  const { plan } = useOrderEditor()
+  const { order, plan } = useOrderEditor()
+  const weight = useWeight()
   const [params, setParams] = useSearchParams()
   if (!plan) return <Loading what="the plan" />
   if (plan.batches.length === 0)
@@ -28,11 +32,23 @@ export function Icing() {
     >
       <Tabs.List mb="md">
         <Tabs.Tab value="amounts">How much</Tabs.Tab>
+        <Tabs.Tab value="flow">Where it goes</Tabs.Tab>
+        <Tabs.Tab value="supplies">On hand and to buy</Tabs.Tab>
         <Tabs.Tab value="mixing">Mixing</Tabs.Tab>
         <Tabs.Tab value="chances">Will it last?</Tabs.Tab>
       </Tabs.List>
       <Tabs.Panel value="amounts">
         <Amounts />
+      </Tabs.Panel>
+      <Tabs.Panel value="flow">
+        <Card title="Where every gram goes">
+          <FlowDiagram plan={plan} pieces={order.pieces} weight={weight} />
+        </Card>
+      </Tabs.Panel>
+      <Tabs.Panel value="supplies">
+        <Card>
+          <Supplies plan={plan} />
+        </Card>
       </Tabs.Panel>
       <Tabs.Panel value="mixing">
         <div className={css.half}>

@@ -91,7 +91,8 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         <Link to={`place/${piece.id}`}>{numberWords(flowersOn(piece, placed) / piece.count)}</Link>
       ) : placed.placement.kind === 'each' ? (
         <NumberField
-          hideLabel
+          counts
+          short="On each"
           label={`${flower.name} on each of ${piece.name}`}
           value={placed.placement.perPiece}
           schema={perPieceSchema}
@@ -105,7 +106,8 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
       ) : (
         <div>
           <Select
-            aria-label={`Edge for ${flower.name}`}
+            label="Along"
+            aria-label={`Along: edge for ${flower.name}`}
             value={edgeKey({ id: placed.placement.edge, tier: placed.placement.tier })}
             onChange={(key) => {
               const to = edges.find((e) => edgeKey(e) === key)
@@ -117,7 +119,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         </div>
       )}
       <LengthField
-        hideLabel
+        short="Size"
         label={`Size of ${flower.name}`}
         decimals={1}
         value={placed.sizeMm ?? benchMm(picture?.measure.diameterMm ?? 0)}
@@ -135,6 +137,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         ))}
       </div>
       <div className={css.weight}>
+        <small className={css.all}>all of them</small>
         {grams === undefined ? '…' : weight(grams)}
         <div>
           <Was

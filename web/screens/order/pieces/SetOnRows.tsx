@@ -72,7 +72,8 @@ function Row(props: { piece: Piece; placed: PlacedSetOn; onOpen: () => void }) {
         <Link to={`place/${piece.id}`}>{`${Math.round((10 * amount) / piece.count) / 10} placed`}</Link>
       ) : (
         <NumberField
-          hideLabel
+          short="On each"
+          counts={!strewn}
           label={`${thing.name} on each of ${piece.name}`}
           unit={strewn ? 'g' : undefined}
           decimals={strewn ? 1 : 0}
@@ -104,6 +105,7 @@ function Row(props: { piece: Piece; placed: PlacedSetOn; onOpen: () => void }) {
         {thing.smallHard && ', small and hard'}
       </span>
       <div className={css.weight}>
+        <small className={css.all}>all of them</small>
         {strewn ? `${Math.round(amount)} g` : Math.ceil(amount).toLocaleString('en')}
         <div className="quiet">
           {(amount * thing.cost).toFixed(2)} {workshop.settings.currency}

@@ -7,7 +7,7 @@ import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
-import type { ChangePiece } from './PieceCard.tsx'
+import type { ChangePiece } from './PieceEditor.tsx'
 import css from './Pieces.module.css'
 
 /** Coats and filling: each is added, changed and taken off by itself. */

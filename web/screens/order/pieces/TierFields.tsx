@@ -35,14 +35,14 @@ export function TierFields(props: {
           <div key={i} className={css.tier}>
             <LengthField
               label={`Across${of}`}
-              width={150}
+              width={126}
               value={tier.diameterMm}
               schema={across}
               onChange={(diameterMm) => change(`width${of}`, (now) => setTier(now, i, { diameterMm }))}
             />
             <LengthField
               label={`High${of}`}
-              width={150}
+              width={126}
               value={tier.heightMm}
               schema={cakeFields.tier.heightMm}
               onChange={(heightMm) => change(`height${of}`, (now) => setTier(now, i, { heightMm }))}
@@ -61,7 +61,7 @@ export function TierFields(props: {
       <div className={css.tier}>
         <LengthField
           label="Kept free on top"
-          width={150}
+          width={126}
           value={coveredMm}
           schema={cakeFields.coveredMm}
           onChange={(mm) =>

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { letGo } from '#core/orders/settled'
 import type { DayFault } from '#core/timeline/faults'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { FlagMark } from '../../../parts/AdviceList.tsx'
+import { FlagMark } from '../../../parts/FlagMark.tsx'
 import css from './Timeline.module.css'
 
 /** What stands in the way of a timetable: which setting, why, and what to do. */

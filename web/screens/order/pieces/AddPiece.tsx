@@ -1,0 +1,29 @@
+import { Button, Menu } from '@mantine/core'
+import { newPiece } from '#core/orders/new'
+import { type SurfaceKind, surfaces } from '#core/surfaces/index'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { newId } from '../../../parts/newId.ts'
+
+/** Adds a piece of a kind and opens it. */
+export function AddPiece(props: { first?: boolean; open: (id: string) => void }) {
+  const { edit } = useOrderEditor()
+  function add(kind: SurfaceKind) {
+    const piece = newPiece(newId(), kind)
+    edit('add a piece', (o) => ({ ...o, pieces: [...o.pieces, piece] }))
+    props.open(piece.id)
+  }
+  return (
+    <Menu position="bottom-start">
+      <Menu.Target>
+        <Button variant={props.first ? 'filled' : 'outline'}>Add a piece</Button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {(Object.keys(surfaces) as SurfaceKind[]).map((kind) => (
+          <Menu.Item key={kind} onClick={() => add(kind)}>
+            {surfaces[kind].plural[0]!.toUpperCase() + surfaces[kind].plural.slice(1)}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
+  )
+}

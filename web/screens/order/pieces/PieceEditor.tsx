@@ -1,0 +1,98 @@
+import { Button, Select } from '@mantine/core'
+import { useState } from 'react'
+import { type Piece, pieceSchema } from '#core/model/order'
+import { isCake } from '#core/orders/tiers'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { NumberField } from '../../../parts/NumberField.tsx'
+import { TextField } from '../../../parts/TextField.tsx'
+import { FlowerChooser } from './FlowerChooser.tsx'
+import { FlowerRow } from './FlowerRow.tsx'
+import { PieceMenu } from './PieceMenu.tsx'
+import css from './Pieces.module.css'
+import { AddSetOn, SetOnRows } from './SetOnRows.tsx'
+import { ShapeFields } from './ShapeFields.tsx'
+import { SpreadFields } from './SpreadFields.tsx'
+import { TierFields } from './TierFields.tsx'
+
+/** Changes a piece; a function gets it as it is by then, so that quick changes do not undo each other. */
+export type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Partial<Piece>)) => void
+
+/** The opened piece: its measures, its flowers and what else is on it, its coat. */
+export function PieceEditor({ piece, open }: { piece: Piece; open: (id: string) => void }) {
+  const { workshop, edit, undo } = useOrderEditor()
+  const [choosing, setChoosing] = useState(false)
+  const change: ChangePiece = (label, part) =>
+    edit(
+      label,
+      (o) => ({
+        ...o,
+        pieces: o.pieces.map((p) =>
+          p.id === piece.id ? { ...p, ...(typeof part === 'function' ? part(p) : part) } : p,
+        ),
+      }),
+      `${piece.id} ${label}`,
+    )
+  return (
+    <section className={css.piece} aria-label={piece.name}>
+      <div className={css.head}>
+        <TextField
+          label="Piece"
+          value={piece.name}
+          schema={pieceSchema.shape.name}
+          onChange={(name) => change('name', { name })}
+          width={220}
+        />
+        <NumberField
+          counts
+          label="How many"
+          value={piece.count}
+          schema={pieceSchema.shape.count}
+          onChange={(count) => change('count', { count })}
+          width={150}
+        />
+        <span className={css.pieceMenu}>
+          <PieceMenu piece={piece} open={open} />
+        </span>
+        {isCake(piece) ? (
+          <TierFields
+            piece={piece}
+            change={(label, how) => change(label, (now) => (isCake(now) ? how(now) : now))}
+          />
+        ) : (
+          <ShapeFields
+            shape={piece.shape}
+            onChange={(part) =>
+              change('measures', (now) => ({ shape: { ...now.shape, ...part } as Piece['shape'] }))
+            }
+          />
+        )}
+      </div>
+      {piece.flowers.length + piece.setOns.length === 0 ? (
+        <p className={css.bare}>Nothing on it yet.</p>
+      ) : (
+        <div className={css.rows}>
+          {piece.flowers.map((placed) => (
+            <FlowerRow key={placed.id} piece={piece} placed={placed} />
+          ))}
+          <SetOnRows piece={piece} />
+        </div>
+      )}
+      <div className={css.foot}>
+        <Button onClick={() => setChoosing(true)}>Add a flower</Button>
+        <AddSetOn piece={piece} />
+        <Select
+          label="Icing kind"
+          w={200}
+          value={piece.icingKindId ?? ''}
+          onChange={(id) => change('icing kind', { icingKindId: id || null })}
+          data={[
+            { value: '', label: 'As the order' },
+            ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
+          ]}
+        />
+        <SpreadFields piece={piece} change={change} />
+      </div>
+      <FlowerChooser opened={choosing} close={() => setChoosing(false)} piece={piece} undo={undo} />
+    </section>
+  )
+}

@@ -1,0 +1,110 @@
+import { memo, useMemo } from 'react'
+import type { Order, Piece } from '#core/model/order'
+import type { Plan } from '#core/model/plan'
+import type { Workshop } from '#core/model/workshop'
+import { surfaceDefinition } from '#core/surfaces/index'
+import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { drawnFlowers } from '../../../drawings/drawnFlowers.ts'
+import { PiecePicture } from '../../../drawings/PiecePicture.tsx'
+import { useLength } from '../../../parts/length.tsx'
+import { useWeight, Was } from '../../../parts/weight.tsx'
+import { coatsOf } from '../../../solid/bodyOf.ts'
+import { AddPiece } from './AddPiece.tsx'
+import css from './Pieces.module.css'
+
+const OPENED_PX = 190
+const SMALL_PX = 52
+
+/** The opened piece's picture, always in view, and beneath it every piece with its count and grams. */
+export function PieceRail({ opened, open }: { opened: Piece; open: (id: string) => void }) {
+  const { order, plan, before, workshop } = useOrderEditor()
+  const length = useLength()
+  const weight = useWeight()
+  const each = (p: Plan | undefined, piece: Piece) => {
+    const grams = pipedOn(p, piece.id)
+    return grams === undefined ? undefined : weight(grams / piece.count)
+  }
+  const now = each(plan, opened)
+  return (
+    <div className={css.rail}>
+      <div className={css.picture}>
+        <Picture piece={opened} colours={order.colours} plan={plan} workshop={workshop} size={OPENED_PX} />
+        <p className="quiet">{surfaceDefinition(opened.shape.kind).describe(opened.shape, length)}</p>
+        {now !== undefined && (
+          <p>
+            <span className={`${css.grams} figure`}>{now}</span> <span className="quiet">on each</span>
+            <Was now={now} before={each(before, opened)} />
+          </p>
+        )}
+      </div>
+      <ul className={css.pieces} aria-label="All pieces">
+        {order.pieces.map((piece) => (
+          <li key={piece.id}>
+            <button
+              type="button"
+              className={css.one}
+              aria-pressed={piece.id === opened.id}
+              onClick={() => open(piece.id)}
+            >
+              <Picture
+                piece={piece}
+                colours={order.colours}
+                plan={plan}
+                workshop={workshop}
+                size={SMALL_PX}
+              />
+              <span>
+                <strong>{piece.name}</strong>
+                <span className="quiet">
+                  {piece.count} × {each(plan, piece) ?? '…'}
+                </span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <AddPiece open={open} />
+    </div>
+  )
+}
+
+function pipedOn(plan: Plan | undefined, pieceId: string): number | undefined {
+  return plan?.uses
+    .filter((u) => u.pieceId === pieceId)
+    .reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
+}
+
+/** A piece as it is now; drawn anew only when something on it has changed. */
+const Picture = memo(
+  function Picture(props: {
+    piece: Piece
+    colours: Order['colours']
+    plan: Plan | undefined
+    workshop: Workshop
+    size: number
+  }) {
+    const { piece, colours, plan, workshop } = props
+    const numbers = countsOn(plan, piece)
+    const drawn = useMemo(() => {
+      const onEach = new Map(JSON.parse(numbers) as [string, number][])
+      return drawnFlowers(piece, colours, workshop, ({ id }) => onEach.get(id) ?? 1)
+    }, [piece, colours, workshop, numbers])
+    const coats = useMemo(() => coatsOf(piece, colours), [piece, colours])
+    return <PiecePicture piece={piece} flowers={drawn} coats={coats} workshop={workshop} size={props.size} />
+  },
+  (a, b) =>
+    a.piece === b.piece &&
+    a.colours === b.colours &&
+    a.workshop === b.workshop &&
+    a.size === b.size &&
+    countsOn(a.plan, a.piece) === countsOn(b.plan, b.piece),
+)
+
+/** How many of each flower the plan has on a piece, to be compared. */
+function countsOn(plan: Plan | undefined, piece: Piece): string {
+  const counts = new Map<string, number>()
+  for (const use of plan?.uses ?? [])
+    if (use.pieceId === piece.id && use.placedId !== null && !counts.has(use.placedId))
+      counts.set(use.placedId, Math.round(use.flowers / piece.count))
+  return JSON.stringify([...counts])
+}
