@@ -1,47 +1,18 @@
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { root } from './setup.mjs'
 
 /**
- * `npm run screenshots [-- NAME…] [--out FOLDER]`: pictures of the main views from a running demo (port 4310, or
- * PORT), at 1280 × 800, into docs/screenshots.
+ * `npm run screenshots [-- NAME…] [--all] [--out FOLDER]`: pictures from a running demo (port 4310, or PORT), at 1280 × 800,
+ * into docs/screenshots: of the main views, or of every screen there is.
  */
-const views = {
-  orders: '/orders',
-  brief: '/orders/observatory/brief',
-  pieces: '/orders/observatory/pieces',
-  colours: '/orders/observatory/colours',
-  bags: '/orders/observatory/bags',
-  icing: '/orders/observatory/icing',
-  prints: '/orders/observatory/bench/prints/bagLabels',
-  chances: '/orders/observatory/icing?half=chances',
-  week: '/week',
-  timeline: '/orders/observatory/timeline',
-  lighter: '/orders/observatory/timeline/lighter',
-  flowers: '/flowers',
-  drawer: '/drawer',
-  place: '/orders/observatory/pieces/place/tier-lower',
-  piped: '/flowers/rose/piped/row-of-7',
-  practice: '/orders/observatory/bench/practice/shells?try=demo-shells-9',
-}
-/** Milliseconds for what is worked out or drawn after the page is there. */
-const waits = {
-  flowers: 16000,
-  colours: 5000,
-  prints: 5000,
-  chances: 6000,
-  week: 6000,
-  timeline: 7000,
-  lighter: 14000,
-  place: 14000,
-  piped: 4000,
-  practice: 5000,
-}
+const screens = JSON.parse(readFileSync(join(root, 'e2e/screens.json'), 'utf8'))
 const args = process.argv.slice(2)
 const outAt = args.indexOf('--out')
 const folder = outAt < 0 ? join(root, 'docs/screenshots') : args[outAt + 1]
-const names = args.filter((_, i) => outAt < 0 || (i !== outAt && i !== outAt + 1))
+const names = args.filter((a, i) => a !== '--all' && (outAt < 0 || (i !== outAt && i !== outAt + 1)))
+const all = args.includes('--all')
 mkdirSync(folder, { recursive: true })
 
 const browser = await chromium.launch({
@@ -57,13 +28,13 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 page.on('console', (message) => message.type() === 'error' && console.error(message.text()))
 page.on('pageerror', (error) => console.error(error))
-for (const [name, path] of Object.entries(views)) {
-  if (names.length > 0 && !names.includes(name)) continue
+for (const { name, path, kept, waitMs } of screens) {
+  if (names.length > 0 ? !names.includes(name) : !kept && !all) continue
   await page.goto(`http://127.0.0.1:${process.env.PORT ?? 4310}${path}`)
   await page.waitForLoadState('networkidle')
   // a plan that is not there yet shows as three dots
   await page.waitForFunction(() => !/^…$/m.test(document.body.innerText), null, { timeout: 60_000 })
-  await page.waitForTimeout(waits[name] ?? 1500)
+  await page.waitForTimeout(waitMs ?? 1500)
   // what is fetched or worked out shows in its place, however long that takes
   await page.waitForFunction(() => !/^(Fetching|Working out)/m.test(document.body.innerText), null, {
     timeout: 120_000,
@@ -75,7 +46,7 @@ for (const [name, path] of Object.entries(views)) {
     for (let i = 0; i < 112; i++) await page.keyboard.press('ArrowRight')
     await page.waitForTimeout(600)
   }
-  await page.screenshot({ path: join(folder, `${name}.png`), timeout: 90_000 })
+  await page.screenshot({ path: join(folder, `${name.replaceAll(' ', '-')}.png`), timeout: 90_000 })
   console.log(name)
 }
 if (names.length === 0 || names.includes('studio')) {
@@ -135,7 +106,7 @@ if (names.length === 0 || names.includes('logbook')) {
   await page.screenshot({ path: join(folder, 'logbook.png'), timeout: 90_000 })
   console.log('logbook')
 }
-if (names.length === 0 || names.includes('wrapup')) {
+if (names.includes('wrapup')) {
   const at = `http://127.0.0.1:${process.env.PORT ?? 4310}`
   const begun = await (await page.request.post(`${at}/api/orders/observatory/bench`)).json()
   await page.setViewportSize({ width: 1024, height: 768 })

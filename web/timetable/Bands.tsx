@@ -182,6 +182,8 @@ export function Bands(props: {
                 type="button"
                 key={`${t.orderId} ${t.id}`}
                 className={css.task}
+                // as wide as it takes: the same task has a row of its own in the table
+                data-to-scale
                 data-settled={t.settled || undefined}
                 data-other={(orderId !== null && t.orderId !== orderId) || undefined}
                 data-open={openId === `${t.orderId} ${t.id}` || undefined}

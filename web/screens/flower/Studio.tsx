@@ -1,26 +1,19 @@
-import { Button, Menu, Switch } from '@mantine/core'
+import { Button, Switch, Tabs } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { useSearchParams } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
 import { layerWith, lookedAtWithout } from '#core/flowers/edit'
 import { roleGrams } from '#core/flowers/measure'
-import { nailGuidePages } from '#core/guides/nailGuide'
 import type { Flower } from '#core/model/flower'
 import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
 import { counted } from '#core/units'
-import { copyFlower, removeFlower } from '../../data/workshop.ts'
-import { Card, PageHead } from '../../parts/Card.tsx'
-import { attempt, tell } from '../../parts/notify.tsx'
-import { printPages, savePages } from '../../parts/printPages.ts'
-import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
+import { Card } from '../../parts/Card.tsx'
 import { Failed } from '../../parts/states.tsx'
-import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
-import type { Picture } from '../../workers/planner.worker.ts'
 import type { Solid } from '../../workers/solid.worker.ts'
 import { AboutFlower } from './AboutFlower.tsx'
 import { FlowerChecks } from './FlowerChecks.tsx'
@@ -28,15 +21,12 @@ import { FlowerFigures } from './FlowerFigures.tsx'
 import { LayerList } from './LayerList.tsx'
 import { LayerStrip } from './LayerStrip.tsx'
 import { LayerTable } from './LayerTable.tsx'
-import { PictureDialog } from './PictureDialog.tsx'
 import { RoleList } from './RoleList.tsx'
 import { SolidStage } from './SolidStage.tsx'
+import { StudioHead } from './StudioHead.tsx'
 import css from './Studio.module.css'
-import { saveGltf } from './saveSolid.ts'
 import { useFlowerDraft } from './useFlowerDraft.ts'
 import { useKept } from './useKept.ts'
-
-const levels = { first: 'for a first try', practised: 'wants some practice', skilled: 'for a skilled hand' }
 
 /** The studio: a flower as a solid that turns, and beside it the layers it is piped from. */
 export function Studio(props: { shown: Flower; workshop: Workshop; stored: StoredWorkshop }) {
@@ -52,12 +42,12 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const differs = editable && !equal(kept, flower)
   const [showsKept, setShowsKept] = useState(false)
   const seesKept = showsKept && differs && before
+  const [params, setParams] = useSearchParams()
+  const part = params.get('part') ?? 'layers'
   const [layerId, setLayerId] = useState<string | null>(null)
   const [alone, setAlone] = useState(false)
-  const [picturing, setPicturing] = useState(false)
   const [solid, setSolid] = useState<Solid>()
   const scene = useRef<FlowerScene>(null)
-  const navigate = useNavigate()
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const icing = workshop.icings[0]!
   const parts = [...flower.layers, ...flower.florets].map((l) => l.id)
@@ -72,84 +62,15 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
     ['mod+Y', () => draft.redo?.()],
   ])
 
-  const guides = (of: Picture) => nailGuidePages(flower, of.layers, of.measure.diameterMm)
-
-  async function copy() {
-    const made = await attempt(() => copyFlower(flower.id))
-    if (!made) return
-    navigate(`/flowers/${made.id}`)
-    tell(`“${made.name}” is yours to change.`)
-  }
-  async function remove() {
-    const gone = await removeWithUndo('flowers', flower.id, flower.name, () => removeFlower(flower.id))
-    if (gone) navigate('/flowers')
-  }
-
   return (
     <>
-      <PageHead
-        title={flower.name}
-        line={`${flower.setting === 'nail' ? `on a ${flower.nailMm} mm nail, then lifted` : 'piped in place'} · ${levels[flower.level]} · ${flower.layers.length} layers · ${editable ? 'our own' : 'from the catalogue'}`}
-        actions={
-          <>
-            {editable && <UndoButtons undo={draft.undo} redo={draft.redo} />}
-            <Button component={Link} to={`/flowers/${flower.id}/piped${layer ? `/${layer}` : ''}`}>
-              See it piped
-            </Button>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button>Nail guide</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => picture && printPages(guides(picture), 'Nail guides')}>
-                  Print a page of them
-                </Menu.Item>
-                <Menu.Item onClick={() => picture && savePages(guides(picture), `guides-${flower.id}`)}>
-                  Save as SVG
-                </Menu.Item>
-              </Menu.Dropdown>
-            </Menu>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button>Save as…</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => setPicturing(true)}>Picture (PNG)…</Menu.Item>
-                <Menu.Item
-                  disabled={!solid}
-                  onClick={() =>
-                    solid &&
-                    picture &&
-                    void attempt(() =>
-                      saveGltf(
-                        solid.mesh,
-                        flower,
-                        picture.layers.map((l) => l.layer),
-                        colours,
-                      ),
-                    )
-                  }
-                >
-                  Solid (glTF)
-                </Menu.Item>
-                <Menu.Item component="a" href={`/api/flowers/${flower.id}/file`}>
-                  Recipe (JSON)
-                </Menu.Item>
-                {editable && <Menu.Divider />}
-                {editable && <Menu.Item onClick={remove}>Delete {flower.name}</Menu.Item>}
-              </Menu.Dropdown>
-            </Menu>
-            <Button variant={editable ? 'outline' : 'filled'} onClick={copy}>
-              {editable ? 'Copy' : 'Copy to change it'}
-            </Button>
-          </>
-        }
-      />
-      <PictureDialog
-        opened={picturing}
-        close={() => setPicturing(false)}
+      <StudioHead
+        draft={draft}
+        layer={layer}
+        picture={picture}
+        solid={solid}
         scene={scene.current}
-        name={flower.name}
+        colours={colours}
       />
       {error && <Failed what="This flower" error={error} />}
       <div className={css.columns}>
@@ -200,20 +121,41 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           )}
           {picture && <FlowerChecks checks={picture.checks} draft={draft} select={setLayerId} />}
         </div>
-        <div className={css.right}>
-          <LayerList
-            draft={draft}
-            workshop={workshop}
-            picture={picture}
-            density={icing.density}
-            selected={selected}
-            select={select}
-            muted={muted}
-            mute={mute}
-          />
-          {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
-          {editable && <AboutFlower draft={draft} />}
-        </div>
+        <Tabs
+          className={css.right}
+          color="ink"
+          value={part}
+          onChange={(to) => setParams(to && to !== 'layers' ? { part: to } : {}, { replace: true })}
+          keepMounted={false}
+        >
+          <Tabs.List>
+            <Tabs.Tab value="layers">Layers</Tabs.Tab>
+            <Tabs.Tab value="colours">Colours</Tabs.Tab>
+            {editable && <Tabs.Tab value="about">About</Tabs.Tab>}
+            <Tabs.Tab value="words">In words</Tabs.Tab>
+          </Tabs.List>
+          <Tabs.Panel value="layers">
+            <LayerList
+              draft={draft}
+              workshop={workshop}
+              picture={picture}
+              density={icing.density}
+              selected={selected}
+              select={select}
+              muted={muted}
+              mute={mute}
+            />
+          </Tabs.Panel>
+          <Tabs.Panel value="colours">
+            {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+          </Tabs.Panel>
+          <Tabs.Panel value="about">{editable && <AboutFlower draft={draft} />}</Tabs.Panel>
+          <Tabs.Panel value="words">
+            {picture && (
+              <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
+            )}
+          </Tabs.Panel>
+        </Tabs>
       </div>
       <div className={css.below}>
         <Card
@@ -222,9 +164,6 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
         >
           {picture && <LayerStrip flower={heard} shapes={picture.shapes} selected={layer} select={select} />}
         </Card>
-        {picture && (
-          <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
-        )}
       </div>
     </>
   )

@@ -4,7 +4,7 @@ import { MantineProvider } from '@mantine/core'
 import { cleanup, render, screen, within } from '@testing-library/react'
 import fc from 'fast-check'
 import type { ReactNode } from 'react'
-import { MemoryRouter } from 'react-router'
+import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { Order } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
@@ -36,12 +36,16 @@ vi.mock('../../workers/bags.ts', () => ({
 beforeAll(stubBrowser)
 afterEach(cleanup)
 
-const show = (of: Shown, screenOf: ReactNode) => {
+const show = (of: Shown, screenOf: ReactNode, part = '') => {
   cleanup()
   now = of
   return render(
     <MantineProvider>
-      <MemoryRouter initialEntries={['/orders/one/brief']}>{screenOf}</MemoryRouter>
+      <MemoryRouter initialEntries={[`/orders/one/stop/${part}`]}>
+        <Routes>
+          <Route path="/orders/:orderId/stop/:part?" element={screenOf} />
+        </Routes>
+      </MemoryRouter>
     </MantineProvider>,
   ).container
 }
@@ -124,8 +128,9 @@ describe.each(cases)('the screens of %s', (_, shown) => {
     const fresh = plan.bags.filter((b) => b.reuses === null)
     expect(tiles).toEqual(plan.bags.map((b) => String(b.number)))
     expect(bags).toContain(`${fresh.length} bag`)
-    const rows = table('Bags in figures')
     const aside = card('Fill these, in this order').querySelector('.quiet')!.textContent!
+    show(shown, <Bags />, 'figures')
+    const rows = table('Bags in figures')
     const changes = sum(rows.map((r) => Number(r.get('Changes'))))
     expect(aside).toContain(`${changes} tip change`)
     if (fresh.length === plan.bags.length) expect(bags).toContain(`${changes} change`)
@@ -168,7 +173,7 @@ describe.each(cases)('the screens of %s', (_, shown) => {
 
   it('take up every bag that is filled, and none that is not', () => {
     if (plan.bags.length === 0) return
-    show(shown, <Bags />)
+    show(shown, <Bags />, 'pipe')
     const list = card('Then work in this order')
     const steps = [...list.querySelectorAll('li')]
     expect(list.querySelector('.quiet')!.textContent).toMatch(new RegExp(`^${steps.length} step`))

@@ -88,7 +88,9 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         <div className="quiet">{placedWords(recipe, placed)}</div>
       </div>
       {placed.placement.kind === 'each' && piece.layouts.length > 0 ? (
-        <Link to={`place/${piece.id}`}>{numberWords(flowersOn(piece, placed) / piece.count)}</Link>
+        <Link to={`place/${piece.id}`} className={css.placed}>
+          {numberWords(flowersOn(piece, placed) / piece.count)}
+        </Link>
       ) : placed.placement.kind === 'each' ? (
         <NumberField
           counts
@@ -100,7 +102,9 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         />
       ) : placed.placement.kind === 'line' ? (
         <div>
-          <Link to={`place/${piece.id}`}>along its lines</Link>
+          <Link to={`place/${piece.id}`} className={css.placed}>
+            along its lines
+          </Link>
           {units && <div className="quiet">{Math.round(units.flowers / piece.count)} units</div>}
         </div>
       ) : (

@@ -69,7 +69,10 @@ function Row(props: { piece: Piece; placed: PlacedSetOn; onOpen: () => void }) {
         <div className="quiet">{said.join(', ')}</div>
       </div>
       {standing ? (
-        <Link to={`place/${piece.id}`}>{`${Math.round((10 * amount) / piece.count) / 10} placed`}</Link>
+        <Link
+          to={`place/${piece.id}`}
+          className={css.placed}
+        >{`${Math.round((10 * amount) / piece.count) / 10} placed`}</Link>
       ) : (
         <NumberField
           short="On each"

@@ -1,0 +1,85 @@
+import { expect, type Page, setRoom, test } from './bakery.ts'
+import { open, screens, settled, withMade } from './screens.ts'
+
+/** Every screen of the demo bakery, measured: how long it is, what is pressed on it, what is cut off, at three sizes. */
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 820, height: 1180 },
+]
+/** No screen is longer than two of a desk's; on a tablet things stand below each other that stand beside each other there. */
+const LONGEST_AT_DESK = 1600
+const LONGEST_ON_TABLET = 3000
+/** What is pressed, px, less what a browser rounds. */
+const PRESS = 39.5
+const SLOW_MACHINE_MS = 900_000
+
+/** What is wrong with the screen that is open, in words. */
+function faults(page: Page, press: number): Promise<string[]> {
+  return page.evaluate((least) => {
+    const found: string[] = []
+    const seen = new Set<Element>()
+    for (const e of document.querySelectorAll<HTMLElement>(
+      'button, a[href], input:not([type=hidden]), select, textarea, summary, [role=slider]',
+    )) {
+      const style = getComputedStyle(e)
+      // links within a sentence are as high as its line; a task is as wide as it takes and has a row of its own elsewhere
+      if (style.display === 'inline' || (e as HTMLButtonElement).disabled || 'toScale' in e.dataset) continue
+      if (style.visibility === 'hidden' || e.closest('[aria-hidden=true]')) continue
+      // a field is pressed anywhere in its frame, a box or a switch on its words too
+      const frame = e.matches('input') ? (e.closest('.mantine-Input-wrapper') ?? e) : e
+      if (seen.has(frame)) continue
+      seen.add(frame)
+      const label = e.closest('label') ?? (e.id && document.querySelector(`label[for="${CSS.escape(e.id)}"]`))
+      const rects = [frame, ...(e.matches('[type=checkbox], [type=radio]') && label ? [label] : [])].map(
+        (x) => x.getBoundingClientRect(),
+      )
+      let width = Math.max(...rects.map((r) => r.right)) - Math.min(...rects.map((r) => r.left))
+      let height = Math.max(...rects.map((r) => r.bottom)) - Math.min(...rects.map((r) => r.top))
+      if (width < 2 || height < 2) continue
+      const around = getComputedStyle(e, '::after')
+      if (around.content !== 'none' && around.position === 'absolute') {
+        width = Math.max(width, Number.parseFloat(around.width) || 0)
+        height = Math.max(height, Number.parseFloat(around.height) || 0)
+      }
+      if (width < least || height < least)
+        found.push(
+          `${Math.round(width)}x${Math.round(height)} to press: ${(e.getAttribute('aria-label') || e.textContent || e.className).slice(0, 40)}`,
+        )
+    }
+    for (const e of document.querySelectorAll<HTMLElement>('main *')) {
+      if (e.closest('svg, .apexcharts-canvas, [data-to-scale]') || e.clientWidth < 5) continue
+      const cut =
+        e.scrollWidth > e.clientWidth + 1 && ['hidden', 'clip'].includes(getComputedStyle(e).overflowX)
+      // what stands for reading aloud only is a pixel wide by design
+      if (cut && e.innerText?.trim() && e.clientWidth > 2)
+        found.push(`cut off: ${e.innerText.slice(0, 40)} (${e.clientWidth} of ${e.scrollWidth})`)
+    }
+    const sideways = document.documentElement.scrollWidth - innerWidth
+    if (sideways > 0) found.push(`${sideways} px sideways`)
+    return found
+  }, press)
+}
+
+for (const size of SIZES)
+  test(`every screen fits the hand and the eye at ${size.width} x ${size.height}`, async ({
+    page,
+    request,
+  }) => {
+    test.setTimeout(SLOW_MACHINE_MS)
+    await setRoom(request, 'light')
+    await page.setViewportSize(size)
+    const longest = size.width >= 1280 ? LONGEST_AT_DESK : LONGEST_ON_TABLET
+    const wrong: string[] = []
+    await withMade(request, async (made) => {
+      for (const { name, path } of [...screens, ...made]) {
+        await open(page, path)
+        await settled(page)
+        const height = await page.evaluate(() => document.documentElement.scrollHeight)
+        if (height > longest) wrong.push(`${name}: ${height} px long`)
+        wrong.push(...(await faults(page, PRESS)).map((f) => `${name}: ${f}`))
+      }
+    })
+    expect(wrong).toEqual([])
+  })
