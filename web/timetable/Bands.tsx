@@ -19,8 +19,6 @@ const AFTER_MINUTES = 10
 const WORDS_PX = 15
 const UPRIGHT_PX = 50
 const PICTURE_PX = 92
-/** What stands somewhere is named from here on. */
-const STAY_PX = 40
 
 /** The day as bands: each pair of hands, the mixer, what stands in freezer, fridge and on the rack; passive time as what it is. */
 export function Bands(props: {
@@ -156,11 +154,11 @@ export function Bands(props: {
               title={`${s.what}: ${stayWords(s)}, ${at(s.from)} to ${at(s.to)}`}
               style={{ ...box(s), top: s.top, height: s.height }}
             >
-              {box(s).width > STAY_PX && (
-                <span>
-                  {s.kind === 'kept' || box(s).width > 120 ? `${s.what}: ${stayWords(s)}` : stayWords(s)}
-                </span>
-              )}
+              <StayWords
+                all={`${s.what}: ${stayWords(s)}`}
+                short={s.kind === 'kept' ? '' : stayWords(s)}
+                width={box(s).width}
+              />
             </div>
           ))}
           {seen.rests.map((r) => (
@@ -291,6 +289,17 @@ const LEGEND = [
   ['dry', 'drying'],
   ['kept', 'kept until it is wanted'],
 ] as const
+
+/** A letter of a stay's words, px across, and their margins. */
+const LETTER_PX = 6.1
+const STAY_MARGIN_PX = 14
+
+/** What lies there, as much of it as has room: all of it, what becomes of it, or nothing rather than half a word. */
+function StayWords({ all, short, width }: { all: string; short: string; width: number }) {
+  const fits = (words: string) => words !== '' && words.length * LETTER_PX + STAY_MARGIN_PX < width
+  const words = fits(all) ? all : fits(short) ? short : null
+  return words && <span>{words}</span>
+}
 
 function Legend({ kinds, rests, canMove }: { kinds: ReadonlySet<string>; rests: boolean; canMove: boolean }) {
   return (

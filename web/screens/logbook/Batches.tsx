@@ -41,11 +41,11 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
         <tbody>
           {entry.batches.map((b, i) => (
             <tr key={b.id}>
-              <td>
+              <td data-label="colour">
                 <Dab hex={b.hex} /> {b.colour}
               </td>
-              <td>{b.stiffness}</td>
-              <td>
+              <td data-label="stiffness">{b.stiffness}</td>
+              <td data-label="piped at">
                 <Select
                   aria-label={`Stiffness that ${b.colour}, ${b.stiffness}, was piped at`}
                   w={120}
@@ -60,8 +60,8 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                   }
                 />
               </td>
-              <td>{weight(b.plannedGrams)}</td>
-              <td>
+              <td data-label="planned">{weight(b.plannedGrams)}</td>
+              <td data-label="left">
                 <OptionalNumberField
                   label={`Left of ${b.colour}, ${b.stiffness}`}
                   hideLabel
@@ -74,7 +74,7 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                 />
                 {b.estimated && <span className="quiet">by eye</span>}
               </td>
-              <td>
+              <td data-label="stayed in the bowl">
                 <OptionalNumberField
                   label={`Stayed in the bowl of ${b.colour}, ${b.stiffness}`}
                   hideLabel
@@ -88,7 +88,7 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                   }
                 />
               </td>
-              <td>
+              <td data-label="drops as added">
                 <TextField
                   label={`Drops in ${b.colour}, ${b.stiffness}`}
                   hideLabel
@@ -99,7 +99,7 @@ export function Batches({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                   onChange={(text) => change(i, `drops in ${b.colour}`, { drops: dropsOf(text) ?? [] })}
                 />
               </td>
-              <td>
+              <td data-label="ran short">
                 <Button
                   aria-pressed={b.ranShort}
                   variant={b.ranShort ? 'filled' : 'default'}

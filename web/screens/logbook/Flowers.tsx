@@ -33,10 +33,10 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
             const of = `${f.name} on ${f.piece}`
             return (
               <tr key={`${f.name} ${f.piece} ${f.wanted}`}>
-                <td>{f.name}</td>
-                <td>{f.piece}</td>
-                <td>{f.wanted}</td>
-                <td>
+                <td data-label="flower">{f.name}</td>
+                <td data-label="on">{f.piece}</td>
+                <td data-label="wanted">{f.wanted}</td>
+                <td data-label="piped">
                   <NumberField
                     label={`Piped: ${of}`}
                     hideLabel
@@ -46,7 +46,7 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                     onChange={(value) => change(i, `piped ${f.name}`, { piped: value })}
                   />
                 </td>
-                <td>
+                <td data-label="spoiled">
                   <NumberField
                     label={`Spoiled: ${of}`}
                     hideLabel
@@ -56,7 +56,7 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                     onChange={(value) => change(i, `spoiled ${f.name}`, { spoiled: value })}
                   />
                 </td>
-                <td>
+                <td data-label="minutes">
                   <OptionalNumberField
                     label={`Minutes: ${of}`}
                     hideLabel
@@ -67,7 +67,7 @@ export function Flowers({ entry, edit }: { entry: LogEntry; edit: Edit }) {
                     onChange={(value) => change(i, `minutes ${f.name}`, { minutes: value })}
                   />
                 </td>
-                <td>
+                <td data-label="weighed together">
                   <span className={css.weighed}>
                     <OptionalNumberField
                       label={`Weighed together: ${of}`}

@@ -25,6 +25,7 @@ export function Supplies({ plan }: { plan: Plan }) {
   return (
     <DataTable
       caption="What must be on hand"
+      long
       csvHref={`/api/orders/${order.id}/plan/supplies.csv`}
       rows={plan.supplies}
       rowKey={(s) => `${s.kind} ${s.id}`}
