@@ -20,7 +20,7 @@ const ROOMS = [
   ],
   ...['model', 'catalogue', 'icings', 'logbook', 'merge', 'files', 'finding'],
   ...['solids', 'pile', 'flowers', 'mesh', 'demonstration', 'wrong', 'practice', 'guides', 'placing'],
-  ...['bags', 'colour', 'promise', 'plan', 'lighter', 'timeline', 'orders', 'bench', 'prints'],
+  ...['bags', 'colour', 'promise', 'plan', 'lighter', 'timeline', 'orders', 'line', 'bench', 'prints'],
 ]
 const root = fileURLToPath(new URL('.', import.meta.url))
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(
