@@ -6,6 +6,7 @@ import { colourBenchmarks } from './colour.ts'
 import { fewerBenchmarks, fewerTips } from './fewer.ts'
 import { formulaSmall } from './formulaSmall.ts'
 import { learningBenchmarks } from './learning.ts'
+import { lineBenchmarks } from './line.ts'
 import { pileBenchmarks } from './piles.ts'
 import { placingBenchmarks } from './placing.ts'
 import { demo, planBenchmarks, workshop } from './plan.ts'
@@ -38,6 +39,7 @@ const quick: Benchmark[] = [
   ...timelineBenchmarks,
   ...learningBenchmarks(demo.order, workshop),
   ...practiceBenchmarks(),
+  ...lineBenchmarks(),
   formulaSmall,
   ...fewerBenchmarks,
   chainBroken,

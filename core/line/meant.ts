@@ -39,8 +39,10 @@ export interface Chip extends Span {
   says: string
   /** Taken for likely, not said: to be looked at. */
   guess: boolean
-  /** What else it may be: words to stand in its place. */
+  /** What else it may be: words to stand in the place of its own. */
   others: string[]
+  /** Where its own word stands, without its number. */
+  word: Span
 }
 
 /** What was made of a line. */

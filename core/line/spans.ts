@@ -137,7 +137,8 @@ function daysIn(text: string, now: string): FoundSpan[] {
       ? [joined.date.getHours(), joined.date.getMinutes()]
       : [USUAL_HOUR, 0]
   const at = `${day.date.getFullYear()}-${pad(day.date.getMonth() + 1)}-${pad(day.date.getDate())}T${pad(hour)}:${pad(minute)}`
-  const near = joined && /^[\s,]*(?:at\s+)?$/iu.test(clocks.slice(day.to, joined.from))
+  const near =
+    joined && joined.from >= day.to && /^[\s,]*(?:at\s+)?$/iu.test(clocks.slice(day.to, joined.from))
   const told: FoundSpan[] = [
     { kind: 'day', at, guess: !day.timed && !joined, from: day.from, to: near ? joined.to : day.to },
   ]

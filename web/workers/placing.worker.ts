@@ -1,7 +1,9 @@
 import * as Comlink from 'comlink'
 import { arrangeBouquet } from '#core/bouquet/arrange'
+import { withLine } from '#core/line/make'
+import type { LineRead } from '#core/line/meant'
 import type { Layout } from '#core/model/layout'
-import type { Piece } from '#core/model/order'
+import type { Order, Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { Kind } from '#core/placing/body'
 import { setNumber } from '#core/placing/byHand'
@@ -33,6 +35,8 @@ const placing = {
   },
   /** Every flower of a piece, fitted to its size and piled. */
   kinds: (order: OrderOfKinds, piece: PieceOfKinds): PlacedKind[] => needed().kinds.of(order, piece),
+  /** An order with everything on it that a line asks for. */
+  withLine: (order: Order, read: LineRead): Order => withLine(order, read, needed().workshop, newId),
   /** Where the cupcakes of a bouquet stand. */
   bouquet: (outline: BouquetOutline, count: number, diameterMm: number) =>
     arrangeBouquet(outline, count, diameterMm),

@@ -30,6 +30,7 @@ import { Dab } from '../../parts/Swatch.tsx'
 import { showNotes } from '../../parts/showNotes.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { NewOrder } from './NewOrder.tsx'
+import { OrderInWords } from './OrderInWords.tsx'
 import css from './Orders.module.css'
 
 /** Orders by due day: those to come, and on the other side of today those that are done. */
@@ -89,6 +90,7 @@ export function Orders() {
         }
       />
       <BackupReminder />
+      <OrderInWords />
       <div className={css.tools}>
         <SegmentedControl
           aria-label="Which orders"

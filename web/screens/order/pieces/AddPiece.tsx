@@ -1,4 +1,5 @@
 import { Button, Menu } from '@mantine/core'
+import { Link } from 'react-router'
 import { newPiece } from '#core/orders/new'
 import { type SurfaceKind, surfaces } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -18,6 +19,10 @@ export function AddPiece(props: { first?: boolean; open: (id: string) => void })
         <Button variant={props.first ? 'filled' : 'outline'}>Add a piece</Button>
       </Menu.Target>
       <Menu.Dropdown>
+        <Menu.Item component={Link} to="?words">
+          In words…
+        </Menu.Item>
+        <Menu.Divider />
         {(Object.keys(surfaces) as SurfaceKind[]).map((kind) => (
           <Menu.Item key={kind} onClick={() => add(kind)}>
             {surfaces[kind].plural[0]!.toUpperCase() + surfaces[kind].plural.slice(1)}

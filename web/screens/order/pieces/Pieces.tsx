@@ -8,6 +8,7 @@ import { AddPiece } from './AddPiece.tsx'
 import { PieceEditor } from './PieceEditor.tsx'
 import { PieceRail } from './PieceRail.tsx'
 import css from './Pieces.module.css'
+import { PiecesInWords } from './PiecesInWords.tsx'
 
 /** The pieces of the order as small pictures, and the opened one beside them with what goes on it; the address says which. */
 export function Pieces() {
@@ -21,6 +22,7 @@ export function Pieces() {
         <Empty title="No pieces yet" action={<AddPiece first open={open} />}>
           A piece is what flowers go on: a group of cupcakes or cookies that look alike, a cake tier, a sheet.
         </Empty>
+        <PiecesInWords open={open} />
       </Card>
     )
   const opened: Piece = order.pieces.find((p) => p.id === params.get('piece')) ?? order.pieces[0]!
@@ -36,6 +38,7 @@ export function Pieces() {
         </Card>
       )}
       <FirstToDecide at="pieces" />
+      {params.has('words') && <PiecesInWords open={open} />}
       <div className={css.page}>
         <PieceRail opened={opened} open={open} />
         <PieceEditor key={opened.id} piece={opened} open={open} />

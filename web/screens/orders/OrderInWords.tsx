@@ -1,0 +1,29 @@
+import { useNavigate } from 'react-router'
+import { deleteOrder } from '../../data/orders.ts'
+import { useWorkshop } from '../../data/workshop.ts'
+import { LineBox } from '../../line/LineBox.tsx'
+import { makeOrder } from '../../line/makeOrder.ts'
+import { attempt, tell } from '../../parts/notify.tsx'
+
+/** A new order as it is written on the pad or comes in a message. */
+export function OrderInWords() {
+  const { workshop } = useWorkshop()
+  const navigate = useNavigate()
+  if (!workshop) return null
+  return (
+    <LineBox
+      label="A new order in words"
+      example="30 cupcakes: 12 roses, 18 ranunculus with leaves; Saturday 11:00; no nuts; blush, moss"
+      act="Make it"
+      done={async (read) => {
+        const order = await attempt(() => makeOrder(read, workshop))
+        if (!order) return false
+        tell(`“${order.title}” is made.`, () => {
+          void attempt(() => deleteOrder(order.id)).then(() => navigate('/orders'))
+        })
+        navigate(`/orders/${order.id}/pieces`)
+        return true
+      }}
+    />
+  )
+}
