@@ -147,6 +147,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('./screens/wrong/Wrong.tsx')).Wrong }),
       },
       {
+        path: 'words',
+        lazy: async () => ({ Component: (await import('./screens/glossary/Glossary.tsx')).Glossary }),
+      },
+      {
         path: 'deleted',
         lazy: async () => ({ Component: (await import('./screens/deleted/Deleted.tsx')).Deleted }),
       },

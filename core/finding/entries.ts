@@ -51,6 +51,7 @@ const COMMANDS: readonly (readonly [name: string, to: string, words: string])[] 
   ['Logbook', '/logbook', 'records history made before'],
   ['What was learnt', '/logbook/over/learnt', 'learning factors weights seconds'],
   ['Promises kept', '/logbook/over/promises', 'ran short predicted used'],
+  ['Words', '/words', 'glossary terms meaning what is help explain'],
   ['Deleted', '/deleted', 'bin trash bring back restore'],
   ['Settings', '/settings', 'bakery units hand theme dark'],
   ['Back up the bakery', '/settings', 'backup save restore file'],

@@ -35,7 +35,7 @@ export interface BagSearch {
 
 /** What is counted more heavily to find plans that lean one way. */
 const leanings: { id: string; words: string; weigh(s: Settings): Partial<Settings> }[] = [
-  { id: 'own', words: 'Least of everything, by your own weights', weigh: () => ({}) },
+  { id: 'own', words: 'Best by what you find bothersome', weigh: () => ({}) },
   {
     id: 'bags',
     words: 'Fewest bags',

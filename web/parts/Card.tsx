@@ -39,7 +39,7 @@ export function PageHead(props: { title: string; part?: string; line?: ReactNode
 }
 
 /** A figure that matters, its unit beside it, its name above. */
-export function Stat(props: { name: string; children: ReactNode; note?: ReactNode }) {
+export function Stat(props: { name: ReactNode; children: ReactNode; note?: ReactNode }) {
   return (
     <div className={css.stat}>
       <dt>{props.name}</dt>

@@ -6,6 +6,7 @@ import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { stayWords, taskWords, whyWords } from '#core/timeline/words'
 import { formatMinutes } from '#core/units'
+import { Term } from '../glossary/Term.tsx'
 import { useCalendar } from '../parts/calendar.ts'
 import css from './Bands.module.css'
 import { bandLayout, chainPath, HEAD_PX } from './layout.ts'
@@ -309,7 +310,7 @@ function Legend({ kinds, rests, canMove }: { kinds: ReadonlySet<string>; rests: 
           <path d="M4 5H33" stroke="var(--text)" strokeWidth={2.5} />
           <circle cx={5} cy={5} r={3.6} fill="var(--card)" stroke="var(--text)" strokeWidth={2} />
         </svg>
-        no slack: sets the start
+        <Term id="noSlack">no slack</Term>: sets the start
       </span>
       <span>
         <i className={css.task} />

@@ -6,6 +6,7 @@ import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
 import { familyOf, openingArea } from '#core/tips/index'
 import { editTip, removeTip } from '../../data/workshop.ts'
 import { OpeningDrawing } from '../../drawings/OpeningDrawing.tsx'
+import { Term } from '../../glossary/Term.tsx'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { CSS_PX_PER_MM } from '../../parts/screenScale.ts'
 import { TextField } from '../../parts/TextField.tsx'
@@ -39,7 +40,8 @@ export function TipPanel({ tip, usedBy }: { tip: OwnedTip; usedBy: readonly Flow
         id={`opened-${tip.id}`}
       />
       <p className="quiet">
-        {openingArea(tip.opening).toFixed(1)} mm² open. {baseWords[tip.base]}
+        {openingArea(tip.opening).toFixed(1)} mm² open. {baseWords[tip.base]}{' '}
+        {tip.base !== 'none' && <Term id="coupler">What is a coupler?</Term>}
       </p>
       {tip.base !== 'none' && (
         <>

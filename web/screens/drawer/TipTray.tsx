@@ -6,6 +6,7 @@ import type { Flower } from '#core/model/flower'
 import type { OwnedTip } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
 import { familyOf, type TipFamilyName, tipFamilies } from '#core/tips/index'
+import { Term } from '../../glossary/Term.tsx'
 import { Beside } from '../../parts/Beside.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
 import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
@@ -79,7 +80,9 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
             Measure the screen again
           </Button>
         ) : (
-          <span className="quiet">The arrow marks the wide end.</span>
+          <span className="quiet">
+            The arrow marks the <Term id="wideEnd">wide end</Term>.
+          </span>
         )}
         <Menu position="bottom-end">
           <Menu.Target>

@@ -6,6 +6,7 @@ import type { Workshop } from '#core/model/workshop'
 import { describeOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { NamedDab } from '../../../parts/Swatch.tsx'
 import { useParts, useWeight } from '../../../parts/weight.tsx'
 import css from './Bags.module.css'
@@ -26,9 +27,9 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
     <>
       <header className={css.bagHead}>
         <h2>{`Bag ${bag.number}${bag.layout === 'plain' ? '' : `, ${loadDefinition(bag.layout).label}`}`}</h2>
-        <span className="quiet">
+        <Term id="stiffness">
           {stiffnessWord(workshop.icings.find((i) => i.id === bag.icingKindId)!, bag.stiffness)}
-        </span>
+        </Term>
       </header>
       <ul className={css.loads}>
         {bag.load.map((l, i) => (
@@ -47,7 +48,11 @@ export function BagDetail(props: { bag: Bag; plan: Plan; workshop: Workshop; ord
             ))}
         </ol>
       )}
-      <p className={css.how}>{fillingWords()}</p>
+      <p className={css.how}>
+        {fillingWords()} {bag.coupler !== 'none' && <Term id="coupler">What is a coupler?</Term>}
+        {bag.layout === 'striped' && <Term id="striped">What is striped?</Term>}
+        {bag.layout === 'halves' && <Term id="halves">What are halves?</Term>}
+      </p>
       {bag.reuses !== null && (
         <p className={css.how}>
           The same bag as {bag.reuses}, scraped out: one bag passes through the colours.

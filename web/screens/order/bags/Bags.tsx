@@ -3,6 +3,7 @@ import type { Bag, Plan } from '#core/model/plan'
 import { pairKey } from '#core/plan/keys'
 import { counted } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { Beside } from '../../../parts/Beside.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { PartLinks } from '../../../parts/PartLinks.tsx'
@@ -88,7 +89,16 @@ function WithBag({ part, plan }: { part: string | undefined; plan: Plan }) {
         ) : (
           <Card
             title="Fill these, in this order"
-            aside={`openings ${OPENING_SCALE} × life size where they fit · ${counted(plan.totals.changes, 'tip change')} · ${counted(plan.totals.washes, 'wash', 'washes')} · ${weight(plan.residues.bags + plan.residues.topUps)} stays in bags`}
+            aside={
+              <>
+                openings {OPENING_SCALE} × life size where they fit ·{' '}
+                <Term id="change">{counted(plan.totals.changes, 'tip change')}</Term> ·{' '}
+                <Term id="wash">{counted(plan.totals.washes, 'wash', 'washes')}</Term> ·{' '}
+                <Term id="staysInBags">
+                  {weight(plan.residues.bags + plan.residues.topUps)} stays in bags
+                </Term>
+              </>
+            }
           >
             <ul className={css.rail}>
               {plan.bags.map((b) => (

@@ -4,6 +4,7 @@ import { applied, type FewerChoice, type FewerMove, type Takes } from '#core/pla
 import { lookWords } from '#core/plan/look/kept'
 import { formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { FlagMark } from '../../../parts/FlagMark.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
@@ -65,7 +66,9 @@ export function Fewer() {
             <td />
             <th scope="col">Bags</th>
             <th scope="col">Tips</th>
-            <th scope="col">Portions</th>
+            <th scope="col">
+              <Term id="portion">Portions</Term>
+            </th>
             <th scope="col">In hand</th>
             <th scope="col">Icing</th>
             <th scope="col">Look kept</th>

@@ -6,6 +6,7 @@ import { likelyWords, provenanceWords } from '#core/colour/likely'
 import type { OrderColour } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals, Smear } from '../../../drawings/Petal.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
 import { CameOut } from './CameOut.tsx'
 import type { ChangeColour } from './ColourDetail.tsx'
@@ -57,6 +58,9 @@ export function MixOf(props: { answer: BowlAnswer; colour: OrderColour; change: 
         </figure>
       </div>
       <Doses mix={answer.chosen} by={by} />
+      <p className={css.terms}>
+        <Term id="drop">a drop</Term> <Term id="speck">a speck</Term>
+      </p>
       {answer.pretint && <Pretint pretint={answer.pretint} grams={answer.grams} />}
       {answer.chosen.doses.length > 0 && (
         <p className={css.first}>

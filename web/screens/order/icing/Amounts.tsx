@@ -1,9 +1,18 @@
+import type { TermId } from '#core/glossary/terms'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { Card, Stat, Stats } from '../../../parts/Card.tsx'
 import { useParts } from '../../../parts/weight.tsx'
 import { BaseCard } from './BaseCard.tsx'
 import { BowlTable } from './BowlTable.tsx'
 import css from './Icing.module.css'
+
+/** Names that explain themselves. */
+const terms: Partial<Record<string, TermId>> = {
+  'spares and spoiled': 'spoiled',
+  'against running short': 'reserve',
+  'stays in bags': 'staysInBags',
+}
 
 /** How much of what to make: base and ingredients, why so much, and the bowls in figures. */
 export function Amounts() {
@@ -34,7 +43,7 @@ export function Amounts() {
         <Card title="What is mixed, and why">
           <Stats>
             {whys.map(([name], i) => (
-              <Stat key={name} name={name}>
+              <Stat key={name} name={terms[name] ? <Term id={terms[name]}>{name}</Term> : name}>
                 {shown.parts[i]}
               </Stat>
             ))}

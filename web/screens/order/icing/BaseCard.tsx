@@ -2,6 +2,7 @@ import { allergenWords } from '#core/common'
 import type { Base } from '#core/model/plan'
 import { counted, formatCups } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useParts, useWeight } from '../../../parts/weight.tsx'
 import css from './Icing.module.css'
@@ -37,7 +38,7 @@ export function BaseCard({ base }: { base: Base }) {
         {base.allergens.length > 0
           ? `Contains ${base.allergens.map((a) => allergenWords[a]).join(', ')}. `
           : ''}
-        {weight(base.mixerResidueGrams)} stays in the mixer.{' '}
+        <Term id="base">Base</Term>: {weight(base.mixerResidueGrams)} stays in the mixer.{' '}
         {icing &&
           icing.holds.coldDays > 0 &&
           `Keeps about ${icing.holds.roomHours} h at room temperature and ${icing.holds.coldDays} days cold; your food-safety plan decides.`}

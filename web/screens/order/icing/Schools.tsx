@@ -4,6 +4,7 @@ import type { School } from '#core/plan/schools'
 import { greenOf } from '#core/plan/schools'
 import { counted, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { Loading } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
@@ -35,8 +36,8 @@ export function Schools() {
   const [greenLast, setGreenLast] = useState(true)
   const green = plan ? greenOf(order, plan) : null
   const { data: schools, error } = useSchools(order, workshop, greenLast ? green : null)
-  if (error) return <p role="alert">The schools could not be worked out: {error.message}</p>
-  if (!schools) return <Loading what="the schools of mixing" />
+  if (error) return <p role="alert">The ways of mixing could not be worked out: {error.message}</p>
+  if (!schools) return <Loading what="the ways of mixing" />
   const name = (id: string) => order.colours.find((c) => c.id === id)?.name ?? id
   const chosen = chosenOf(schools, order.mixing)
   const steps = schools.find((s) => s.id === chosen)?.steps ?? []
@@ -65,7 +66,9 @@ export function Schools() {
               data-chosen={school.id === chosen || undefined}
             >
               <h3>{words[school.id].name}</h3>
-              <p className="quiet">{words[school.id].what}</p>
+              <p className="quiet">
+                {words[school.id].what} {school.id !== 'separate' && <Term id="carriedOver" />}
+              </p>
               <dl className={css.schoolFigures}>
                 <dt>icing mixed</dt>
                 <dd className="figure">{weight(school.mixedGrams)}</dd>

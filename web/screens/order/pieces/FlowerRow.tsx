@@ -5,7 +5,6 @@ import { Link } from 'react-router'
 import { flowerForOrder } from '#core/flowers/forOrder'
 import { flowersOn } from '#core/model/arrangements'
 import type { Flower } from '#core/model/flower'
-import { newColour } from '#core/model/newColour'
 import { takeOff } from '#core/model/onPiece'
 import { type Piece, type PlacedFlower, placedFlowerSchema, placementSchema } from '#core/model/order'
 import { withWhatIsSetOn } from '#core/model/placeFaults'
@@ -14,14 +13,14 @@ import { surfaceDefinition } from '#core/surfaces/index'
 import { benchMm } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
-import { newId } from '../../../parts/newId.ts'
-import { Dab } from '../../../parts/Swatch.tsx'
 import { useWeight, Was } from '../../../parts/weight.tsx'
 import { usePicture } from '../../../workers/planner.ts'
 import { OwnWay } from './OwnWay.tsx'
 import css from './Pieces.module.css'
+import { RoleChip } from './RoleChip.tsx'
 import { TipChoice } from './TipChoice.tsx'
 
 const perPieceSchema = placementSchema.options[0].shape.perPiece
@@ -85,7 +84,10 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
         <Link to={`/flowers/${flower.id}`} className={css.flowerName}>
           {flower.name}
         </Link>
-        <div className="quiet">{placedWords(recipe, placed)}</div>
+        <div className="quiet">
+          {recipe.setting === 'nail' ? <Term id="nail">on a nail</Term> : <Term id="inPlace">in place</Term>}
+          {placedWords(recipe, placed)}
+        </div>
       </div>
       {placed.placement.kind === 'each' && piece.layouts.length > 0 ? (
         <Link to={`place/${piece.id}`} className={css.placed}>
@@ -197,61 +199,22 @@ function numberWords(each: number): string {
   return `${Number.isInteger(each) ? each : `about ${each.toFixed(1)}`} placed`
 }
 
-/** Where it is piped, and that this order does it otherwise. */
+/** That this order does it otherwise than its recipe. */
 function placedWords(recipe: Flower, placed: PlacedFlower): string {
-  const where = recipe.setting === 'nail' ? 'on a nail' : 'in place'
   const without = withWhatIsSetOn(recipe, placed.leftOut)
   const left = recipe.layers.filter((l) => without.has(l.id)).map((l) => l.name.toLowerCase())
   const toned = Object.keys(placed.twoTone).length > 0
-  return [
-    where,
+  const words = [
     ...(left.length > 0 ? [`without ${left.join(', ')}`] : []),
     ...(toned ? ['two-tone'] : []),
     ...placed.added.map(({ layer }) => `with ${layer.name.toLowerCase()}`),
     ...(placed.batch !== null ? [`${placed.batch} squares at a time`] : []),
-  ].join(', ')
+  ]
+  return words.map((w) => `, ${w}`).join('')
 }
 
 function pipedBy(plan: Plan | undefined, pieceId: string, placedId: string): number | undefined {
   return plan?.uses
     .filter((u) => u.pieceId === pieceId && u.placedId === placedId)
     .reduce((sum, u) => sum + u.parts.reduce((s, p) => s + p.piped, 0), 0)
-}
-
-/** A role with its colour; opens the order's colours. */
-function RoleChip(props: { name: string; chosen: string | undefined; onChoose: (colourId: string) => void }) {
-  const { order, edit } = useOrderEditor()
-  const colour = order.colours.find((c) => c.id === props.chosen)
-  return (
-    <Menu position="bottom-start" withinPortal>
-      <Menu.Target>
-        <button type="button" className={css.role}>
-          <Dab hex={colour?.hex ?? '#ffffff'} size={20} />
-          <span>
-            <small>{props.name}</small> {colour?.name ?? 'choose'}
-          </span>
-        </button>
-      </Menu.Target>
-      <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
-        {order.colours.map((c) => (
-          <Menu.Item key={c.id} leftSection={<Dab hex={c.hex} />} onClick={() => props.onChoose(c.id)}>
-            {c.name}
-          </Menu.Item>
-        ))}
-        <Menu.Divider />
-        <Menu.Item
-          onClick={() => {
-            const id = newId()
-            edit('a new colour', (o) => ({
-              ...o,
-              colours: [...o.colours, newColour(id, `${props.name} colour`, colour?.hex ?? '#d8cfc0')],
-            }))
-            props.onChoose(id)
-          }}
-        >
-          A new colour…
-        </Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
-  )
 }

@@ -5,6 +5,7 @@ import { coatSchema, fillingSchema, type Piece, type Spreads } from '#core/model
 import { spreadsOn } from '#core/model/spreads'
 import { surfaceDefinition } from '#core/surfaces/index'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { Term } from '../../../glossary/Term.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import type { ChangePiece } from './PieceEditor.tsx'
@@ -93,6 +94,9 @@ export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePi
           )}
         </div>
       )}
+      <p className={css.spreadTerms}>
+        <Term id="spread" /> <Term id="coat" /> {layered && <Term id="crumbCoat" />}
+      </p>
       {kinds
         .filter(({ key }) => layered || key === 'coat')
         .map(({ key, add, name, off, start }) => {
