@@ -51,20 +51,27 @@ export const test = base.extend<{ stranger: boolean }, { bakery: string; kitchen
 export class OwnServer {
   readonly url: string
   readonly #port: number
+  readonly #demo: boolean
   readonly #state = mkdtempSync(join(tmpdir(), 'kanten-e2e-'))
   #running: ChildProcess | null = null
 
-  constructor(port: number) {
+  /** @param demo whether it begins with the demo bakery, or empty. */
+  constructor(port: number, demo = true) {
     this.#port = port
+    this.#demo = demo
     this.url = `http://127.0.0.1:${port}`
     chmodSync(this.#state, 0o755)
   }
 
   async start(): Promise<void> {
-    this.#running = spawn(process.execPath, ['--import', 'tsx', 'server/start.ts', '--demo'], {
-      env: { ...process.env, PORT: String(this.#port), KANTEN_STATE: this.#state, DATABASE_URL: '' },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    })
+    this.#running = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'server/start.ts', ...(this.#demo ? ['--demo'] : [])],
+      {
+        env: { ...process.env, PORT: String(this.#port), KANTEN_STATE: this.#state, DATABASE_URL: '' },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    )
     await ready(`${this.url}/api/health`)
   }
 

@@ -147,6 +147,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('./screens/wrong/Wrong.tsx')).Wrong }),
       },
       {
+        path: 'start/:step?',
+        lazy: async () => ({ Component: (await import('./screens/start/Start.tsx')).Start }),
+      },
+      {
         path: 'words',
         lazy: async () => ({ Component: (await import('./screens/glossary/Glossary.tsx')).Glossary }),
       },

@@ -61,6 +61,7 @@ export const starterSettings: Settings = {
   setBack: {},
   couplersStandard: 6,
   couplersLarge: 2,
+  firstDays: 'name',
   practice: practiceSettingsSchema.parse({}),
   day: daySettingsSchema.parse({}),
 }

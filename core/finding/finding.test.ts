@@ -43,7 +43,7 @@ describe('what is looked for', () => {
     expect(names('opening night')[0]).toBe('Observatory opening night')
   })
   it('goes to tips, dyes and screens as well, and to nothing that was not meant', () => {
-    expect(finder.find('petal 13')[0]).toMatchObject({ kind: 'tip', to: '/drawer' })
+    expect(finder.find('petal 13')[0]).toMatchObject({ kind: 'tip', to: '/drawer?tip=petal-13' })
     expect(finder.find('backup')[0]).toMatchObject({ kind: 'command', to: '/settings' })
     expect(finder.find('drill')[0]!.to).toBe('/practice')
     expect(finder.find('nozle').some((f) => f.kind === 'tip')).toBe(true)

@@ -112,6 +112,8 @@ export const settingsSchema = z.object({
       z.object({ until: z.string().max(40), besides: z.array(idSchema).max(5000) }),
     )
     .default({}),
+  /** How far a new bakery has come with saying what it is and has: its first steps can be left and taken up. */
+  firstDays: z.enum(['name', 'tips', 'order', 'done']).default('done'),
   /** What a practice sheet rests on: how icing flows, and when advice is sure. */
   practice: practiceSettingsSchema.default(practiceSettingsSchema.parse({})),
   /** Who works when, and what there is room for. */

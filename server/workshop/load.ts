@@ -112,14 +112,15 @@ function readBags(rows: readonly BagRow[], unreadable: Unreadable[]): BagStock[]
 
 /** Settings that came later start from what the starter has; so does one that cannot be read. */
 function readSettings(row: SettingsRow | null, unreadable: Unreadable[]): Settings {
-  const stored = { ...starterSettings, ...row?.values }
+  // a bakery that has settings has had its first days
+  const stored = { ...starterSettings, ...(row && { firstDays: 'done' }), ...row?.values }
   const parsed = settingsSchema.safeParse(stored)
   if (parsed.success) return parsed.data
   const broken = new Set(parsed.error.issues.map((issue) => String(issue.path[0])))
   for (const key of broken)
     unreadable.push({ kind: 'setting', id: key, why: 'Its stored value cannot be read.' })
   const sound = Object.fromEntries(Object.entries(stored).filter(([key]) => !broken.has(key)))
-  return settingsSchema.parse({ ...starterSettings, ...sound })
+  return settingsSchema.parse({ ...starterSettings, firstDays: 'done', ...sound })
 }
 
 /** The catalogue's dyes as the bakery has them, its own bottles, and what mixing has taught of each. */

@@ -63,6 +63,21 @@ export const createOrder = (title: string, collectAt: string) =>
 export const duplicateOrder = (id: string) =>
   andReload(api<StoredOrder>(`${KEY}/${id}/duplicate`, { method: 'POST' }))
 
+/** A new order with everything of another, under a name and for a day of its own. */
+export const orderLike = (id: string, title: string, collectAt: string): Promise<StoredOrder> =>
+  andReload(
+    (async () => {
+      const { order, version } = await api<StoredOrder>(`${KEY}/${id}/duplicate`, { method: 'POST' })
+      const named = { ...order, title, collectAt }
+      const saved = await api<{ version: number }>(`${KEY}/${order.id}`, {
+        method: 'PUT',
+        version,
+        body: named,
+      })
+      return { order: named, version: saved.version }
+    })(),
+  )
+
 export const deleteOrder = (id: string) => andReload(api<void>(`${KEY}/${id}`, { method: 'DELETE' }))
 
 /** Sends a file as it was read: the server names every fault in it. */

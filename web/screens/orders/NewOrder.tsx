@@ -1,4 +1,4 @@
-import { Button, Group, Modal, TextInput } from '@mantine/core'
+import { Button, Group, Modal, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newOrderSchema } from '#contract/orders'
@@ -6,9 +6,9 @@ import { DAY_MINUTES, dayOf, minuteOf, momentOf } from '#core/timeline/clock'
 import { loadByDay } from '#core/timeline/load'
 import { formatMinutes } from '#core/units'
 import type { ComingDays } from '../../data/comingDays.ts'
-import { createOrder } from '../../data/orders.ts'
+import { createOrder, orderLike, useOrders } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
-import { nextWeek, useCalendar } from '../../parts/calendar.ts'
+import { nextWeek, today, useCalendar } from '../../parts/calendar.ts'
 import { MomentField } from '../../parts/MomentField.tsx'
 import { attempt } from '../../parts/notify.tsx'
 
@@ -16,8 +16,12 @@ import { attempt } from '../../parts/notify.tsx'
 export function NewOrder(props: { opened: boolean; close: () => void; coming: ComingDays }) {
   const [title, setTitle] = useState('')
   const [collectAt, setCollectAt] = useState(nextWeek)
+  const [like, setLike] = useState<string | null>(null)
+  const coming = useOrders('coming', today(), '').orders ?? []
+  const past = useOrders('past', today(), '').orders ?? []
   const [errors, setErrors] = useState<Record<string, string>>({})
   const navigate = useNavigate()
+  const { shortMoment } = useCalendar()
 
   async function begin(event: React.FormEvent) {
     event.preventDefault()
@@ -26,10 +30,15 @@ export function NewOrder(props: { opened: boolean; close: () => void; coming: Co
       setErrors(Object.fromEntries(parsed.error.issues.map((i) => [String(i.path[0]), i.message])))
       return
     }
-    const made = await attempt(() => createOrder(parsed.data.title, parsed.data.collectAt))
+    const made = await attempt(() =>
+      like === null
+        ? createOrder(parsed.data.title, parsed.data.collectAt)
+        : orderLike(like, parsed.data.title, parsed.data.collectAt),
+    )
     if (!made) return
     props.close()
     setTitle('')
+    setLike(null)
     navigate(`/orders/${made.order.id}/pieces`)
   }
 
@@ -50,6 +59,19 @@ export function NewOrder(props: { opened: boolean; close: () => void; coming: Co
           value={collectAt}
           onChange={setCollectAt}
           error={errors.collectAt}
+        />
+        <Select
+          mt="sm"
+          label="The same as"
+          placeholder="nothing: begin empty"
+          clearable
+          searchable
+          value={like}
+          onChange={setLike}
+          data={[...coming, ...past].map((o) => ({
+            value: o.id,
+            label: `${o.title}, ${shortMoment(o.collectAt)}`,
+          }))}
         />
         <p className="quiet" style={{ marginTop: 8 }}>
           <DaysBefore collectAt={collectAt} coming={props.coming} />

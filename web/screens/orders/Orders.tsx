@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
+import type { Settings } from '#core/model/workshop'
 import { momentOf } from '#core/timeline/clock'
 import { counted } from '#core/units'
 import { ApiError } from '../../data/api.ts'
@@ -90,6 +91,9 @@ export function Orders() {
         }
       />
       <BackupReminder />
+      {workshop && leads(workshop.settings.firstDays, orders) && (
+        <FirstDays at={workshop.settings.firstDays} />
+      )}
       <OrderInWords />
       <div className={css.tools}>
         <SegmentedControl
@@ -142,6 +146,25 @@ export function Orders() {
       <NewOrder opened={making} close={() => setMaking(false)} coming={coming} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
     </>
+  )
+}
+
+/** Whoever has orders and has not begun on this does not need it. */
+const leads = (at: Settings['firstDays'], orders: readonly OrderSummary[] | undefined): boolean =>
+  at !== 'done' && (at !== 'name' || orders?.length === 0)
+
+/** A new bakery is led to its first plan, from where it has come to. */
+function FirstDays({ at }: { at: Settings['firstDays'] }) {
+  return (
+    <section className={css.firstDays} aria-label="First days">
+      <p>
+        <strong>{at === 'name' ? 'Welcome.' : 'You have begun.'}</strong> Your bakery’s name, the tips you
+        own, and a first order: three minutes to a first plan.
+      </p>
+      <Button variant="filled" component={Link} to={`/start/${at}`}>
+        {at === 'name' ? 'Begin' : 'Go on'}
+      </Button>
+    </section>
   )
 }
 
