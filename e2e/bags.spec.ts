@@ -12,8 +12,9 @@ test('a better plan is found, taken and let go; a bag is pinned', async ({ page 
   await page.goto('/orders/observatory/bags')
   await expect(figure(page, 'Bags')).toHaveText(/bags · \d+ change/)
   const before = await figure(page, 'Bags').textContent()
+  await page.getByRole('link', { name: 'Better' }).click()
   await page.getByRole('button', { name: 'Search', exact: true }).click()
-  const best = page.getByRole('listitem').filter({ hasText: 'Least of everything' })
+  const best = page.getByRole('listitem').filter({ hasText: 'Best by what you find bothersome' })
   await expect(best).toBeVisible()
   await expect(page.getByRole('img', { name: /^Plans found/ })).toBeVisible()
   // a fast machine may be done before it can be stopped
@@ -27,6 +28,7 @@ test('a better plan is found, taken and let go; a bag is pinned', async ({ page 
   await expect(figure(page, 'Bags')).toHaveText(before!)
 
   // a pin holds through whatever else is planned
+  await page.getByRole('link', { name: 'Fill', exact: true }).click()
   await page
     .getByRole('button', { name: /petal 17 mm and \d more on a coupler|and \d more on a coupler/ })
     .first()
@@ -48,7 +50,7 @@ test('orders of one day share their bowls', async ({ page }) => {
 test('fewer bags and tips are offered, taken and undone; the work stays in an order that can be piped', async ({
   page,
 }) => {
-  await page.goto('/orders/observatory/bags')
+  await page.goto('/orders/observatory/bags/better')
   await expect(figure(page, 'Bags')).toHaveText(/bags · \d+ change/)
   const before = await figure(page, 'Bags').textContent()
   const all = page.getByRole('button', { name: /^Take all \d+/ })
@@ -59,6 +61,7 @@ test('fewer bags and tips are offered, taken and undone; the work stays in an or
   await expect(page.getByRole('img', { name: /^Scabious after/ }).first()).toBeVisible()
   await all.click()
   await expect(figure(page, 'Bags')).toHaveText(new RegExp(`^${bags} bags`))
+  await page.getByRole('link', { name: 'Pipe', exact: true }).click()
   const work = page.getByRole('listitem')
   await expect(work.filter({ hasText: /Chill until the coat is firm/ }).first()).toBeVisible()
   await expect(work.filter({ hasText: /Lift and place \d+ × hellebore/ }).first()).toBeVisible()
@@ -82,7 +85,7 @@ test('what must not be in it is looked for, ingredient by ingredient', async ({ 
 test('a flower gets loose stamens and batches of squares for this order only, and loses them again', async ({
   page,
 }) => {
-  await page.goto('/orders/observatory/pieces')
+  await page.goto('/orders/observatory/pieces?piece=cup-scabious')
   await expect(figure(page, 'Icing')).toHaveText(/ g$/)
   const before = await figure(page, 'Icing').textContent()
   await page.getByRole('button', { name: 'More for Scabious on Scabious and thrift cupcakes' }).click()
@@ -98,14 +101,14 @@ test('a flower gets loose stamens and batches of squares for this order only, an
   await own.getByLabel(/Squares at a time/).fill('6')
   await own.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByText('on a nail, with loose stamens, 6 squares at a time')).toBeVisible()
-  await page.goto('/orders/observatory/bags')
+  await page.goto('/orders/observatory/bags/pipe')
   await expect(
     page
       .getByRole('listitem')
       .filter({ hasText: /Scabious .*× 6 on nails/ })
       .first(),
   ).toBeVisible()
-  await page.goto('/orders/observatory/pieces')
+  await page.goto('/orders/observatory/pieces?piece=cup-scabious')
   await page.getByRole('button', { name: 'More for Scabious on Scabious and thrift cupcakes' }).click()
   await page.getByText('Otherwise for this order').click()
   await own.getByRole('button', { name: 'As the recipe says' }).click()

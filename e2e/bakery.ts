@@ -20,7 +20,10 @@ export const test = base.extend<{ stranger: boolean }, { bakery: string; kitchen
   /** For a test that changes the browser itself: its clock, its place on earth, its cables. */
   stranger: [false, { option: true }],
   context: async ({ stranger, context, kitchen, bakery }, use) => {
-    if (stranger) return use(context)
+    if (stranger) {
+      await context.addInitScript(drawQuickly)
+      return use(context)
+    }
     await forget(kitchen, bakery)
     await use(kitchen)
     for (const page of kitchen.pages()) await page.close()
@@ -39,6 +42,7 @@ export const test = base.extend<{ stranger: boolean }, { bakery: string; kitchen
   kitchen: [
     async ({ browser, bakery }, use) => {
       const kitchen = await browser.newContext({ baseURL: bakery, viewport: { width: 1280, height: 800 } })
+      await kitchen.addInitScript(drawQuickly)
       await use(kitchen)
       await kitchen.close()
     },
@@ -95,6 +99,11 @@ export class OwnServer {
     clearTimeout(late)
     this.#running = null
   }
+}
+
+/** Browsers here draw in software: quick pictures have to do, unless a test has said otherwise. */
+function drawQuickly(): void {
+  if (localStorage.getItem('kanten pictures') === null) localStorage.setItem('kanten pictures', 'quick')
 }
 
 /** Empties all that a browser keeps for the bakery, but for the files that it has fetched. */

@@ -82,8 +82,8 @@ test('put something on that is no food, read what it says, place it, and find it
   const shape = { kind: 'cookie', diameterMm: 120 }
   await begin(page, 'flags', [{ id: 'cookies', name: 'Cookies', count: 6, shape, flowers: [rosette] }])
   await page.goto('/orders/flags/pieces')
-  const piece = page.getByRole('main').getByRole('region').first()
   const name = (await order(page, 'flags')).pieces[0]!.name
+  const piece = page.getByRole('region', { name, exact: true })
   await piece.getByRole('button', { name: 'Put something on' }).click()
   await page.getByRole('menuitem', { name: 'Something else…' }).click()
   const form = page.getByRole('dialog')
@@ -117,7 +117,7 @@ test('put something on that is no food, read what it says, place it, and find it
     const [{ setOns, layouts }] = pieces as [Order['pieces'][number]]
     return layouts.some((l) => l.sites.some((s) => s.placedId === setOns[0]?.id))
   })
-  await page.goto('/orders/flags/bags')
+  await page.goto('/orders/flags/bags/pipe')
   await expect(page.getByText(/\d+ × paper flag/)).toBeVisible()
 })
 

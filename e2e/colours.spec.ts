@@ -13,7 +13,7 @@ test('a wish becomes drops; a bowl that came out darker is mended, and its bottl
   page,
 }) => {
   await page.goto('/orders/observatory/colours?colour=dusk')
-  const doses = page.getByRole('complementary').getByRole('listitem')
+  const doses = page.getByRole('region', { name: 'The opened colour' }).getByRole('listitem')
   await expect(doses.filter({ hasText: /drops.*Violet/ }).first()).toBeVisible()
   await expect(page.getByText('The bottles are known only by its hue')).toBeVisible()
 

@@ -123,7 +123,7 @@ test('a broken file is refused with every fault and nothing is imported', async 
 })
 
 test('a tip that is taken out of the drawer is missed, and a stand-in takes its place', async ({ page }) => {
-  await page.goto('/drawer')
+  await page.goto('/drawer?tip=leaf-7')
   const fewer = page.getByRole('button', { name: 'One leaf V 7 mm, 2.4 high fewer' })
   await fewer.click()
   await expect(fewer).toBeDisabled()

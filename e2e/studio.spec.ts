@@ -163,11 +163,12 @@ test('a petal is notched with a toothpick and painted on the next day; the plan 
   await expect(page.getByRole('button', { name: /^Paint dots on.*15 s/ })).toBeVisible()
 })
 
-test('a run that asks for them is shown the fine solids that people see', async ({ page }) => {
+test('pictures are quick where a device asks for that, and fine where it does not', async ({ page }) => {
   await page.goto('/flowers')
   await expect(page.getByRole('link', { name: /Blossom/ }).first()).toBeVisible()
   await expect(page.locator('img[src^="blob:"]')).toHaveCount(0)
-  await page.evaluate(() => localStorage.setItem('kanten fine solids', 'yes'))
-  await page.reload()
+  await page.goto('/settings')
+  await page.getByRole('radiogroup', { name: 'Pictures on this device' }).getByText('fine').click()
+  await page.goto('/flowers')
   await expect(page.locator('img[src^="blob:"]').first()).toBeVisible()
 })

@@ -17,13 +17,7 @@ mkdirSync(folder, { recursive: true })
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-blink-features=AutomationControlled',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 page.on('console', (message) => message.type() === 'error' && console.error(message.text()))

@@ -1,9 +1,10 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react'
 import { eyeFor } from '#core/demonstration/eye'
 import type { Pose } from '#core/demonstration/pose'
+import { quickPictures } from '../parts/pictures.ts'
 import { freshCanvas } from '../solid/freshCanvas.ts'
 import { flowerPalette } from '../solid/palette.ts'
-import { driven } from '../workers/solids.ts'
+
 import { createDemoScene, type DemoScene } from './demoScene.ts'
 import { firstColours } from './firstColours.ts'
 import type { Piped } from './useShow.ts'
@@ -34,7 +35,7 @@ export function Stage(props: {
     if (!host.current) return
     const canvas = freshCanvas(host.current, css.canvas!, label.current)
     try {
-      scene.current = createDemoScene(canvas, !driven())
+      scene.current = createDemoScene(canvas, !quickPictures())
     } catch {
       setTrouble('This browser has no WebGL, which the picture needs. The numbers are right all the same.')
       return

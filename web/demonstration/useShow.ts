@@ -2,8 +2,9 @@ import { useEffect, useState } from 'react'
 import type { Show } from '#core/demonstration/show'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
+import { quickPictures } from '../parts/pictures.ts'
 import type { Solid } from '../workers/solid.worker.ts'
-import { COARSE, demonstrationOf, driven, FINE } from '../workers/solids.ts'
+import { COARSE, demonstrationOf, FINE } from '../workers/solids.ts'
 
 /** A flower as it is piped, with the layers that it was worked out of. */
 export interface Piped {
@@ -32,7 +33,7 @@ export function useShow(
           setPiped({ solid, show, watched, layers: watched === null ? layers : layers.slice(0, watched + 1) })
       })
     void ask(COARSE).then(() => {
-      if (current && !driven()) void ask(FINE)
+      if (current && !quickPictures()) void ask(FINE)
     })
     return () => {
       current = false

@@ -89,6 +89,7 @@ export function FlowDiagram(props: {
               key={node.id}
               onPointerEnter={() => setLit(node.id)}
               onPointerLeave={() => setLit(null)}
+              onClick={() => setLit(lit === node.id ? null : node.id)}
               opacity={on ? 1 : 0.35}
             >
               <title>{`${node.name}: ${weight(node.value ?? 0)}`}</title>
@@ -111,7 +112,7 @@ export function FlowDiagram(props: {
       <figcaption className="quiet">
         {litNode
           ? `${litNode.name}: everything it comes from and feeds is lit.`
-          : 'Widths are grams. Rest on a bowl, a bag or a flower to see its stream.'}
+          : 'Widths are grams. Press a bowl, a bag or a flower to see its stream.'}
       </figcaption>
     </figure>
   )

@@ -1,69 +1,60 @@
 import type { BagOffer } from '#core/plan/bagOffers'
+import { Chart, useInk } from '../parts/Chart.tsx'
 
-const [WIDTH, HEIGHT, LEFT, BOTTOM] = [440, 210, 44, 36]
+type Shown = Pick<BagOffer, 'bags' | 'changes' | 'washes' | 'wasteGrams'>
+
+const HEIGHT = 260
+const effort = (o: Shown) => o.changes + o.washes
+const point = (o: Shown) => ({ x: effort(o), y: o.bags, z: Math.max(1, Math.round(o.wasteGrams)) })
 
 /**
- * Plans as points: bags upwards, changes and washes to the right, the ring as large as what is left in bags. `chosen`
+ * Plans as points: bags upwards, changes and washes to the right, the bubble as large as what is left in bags. `chosen`
  * is the plan as it stands.
  */
-export function TradeOff(props: {
-  offers: readonly Pick<BagOffer, 'id' | 'bags' | 'changes' | 'washes' | 'wasteGrams'>[]
-  chosen: Pick<BagOffer, 'bags' | 'changes' | 'washes' | 'wasteGrams'>
-}) {
-  const { offers, chosen } = props
+export function TradeOff({ offers, chosen }: { offers: readonly Shown[]; chosen: Shown }) {
+  const ink = useInk()
   const all = [...offers, chosen]
-  const effort = (o: { changes: number; washes: number }) => o.changes + o.washes
-  const [fewest, most] = range(all.map((o) => o.bags))
-  const [least, heaviest] = range(all.map(effort))
-  const x = (o: { changes: number; washes: number }) =>
-    LEFT + 30 + ((effort(o) - least) / Math.max(1, heaviest - least)) * (WIDTH - LEFT - 70)
-  const y = (o: { bags: number }) =>
-    HEIGHT - BOTTOM - 26 - ((o.bags - fewest) / Math.max(1, most - fewest)) * (HEIGHT - BOTTOM - 62)
-  const r = (o: { wasteGrams: number }) => 6 + Math.sqrt(o.wasteGrams) * 0.8
+  const bags = all.map((o) => o.bags)
+  const efforts = all.map(effort)
+  const label = { style: { colors: ink.quiet, fontSize: '12px' } }
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={`Plans found: ${offers.map((o) => `${o.bags} bags, ${effort(o)} changes and washes`).join('; ')}. As it stands: ${chosen.bags} bags, ${effort(chosen)} changes and washes.`}
-    >
-      <path
-        d={`M${LEFT} 10V${HEIGHT - BOTTOM}H${WIDTH - 6}`}
-        fill="none"
-        stroke="var(--line-strong)"
-        strokeWidth={1}
-      />
-      <text x={LEFT - 8} y={20} textAnchor="end" fontSize={12} fill="var(--quiet)">
-        bags
-      </text>
-      <text x={WIDTH - 6} y={HEIGHT - BOTTOM + 28} textAnchor="end" fontSize={12} fill="var(--quiet)">
-        changes and washes →
-      </text>
-      <text x={LEFT} y={HEIGHT - BOTTOM + 28} fontSize={12} fill="var(--quiet)">
-        ring: icing left in bags
-      </text>
-      {[...new Set(all.map((o) => o.bags))].map((bags) => (
-        <text key={bags} x={LEFT - 8} y={y({ bags }) + 4} textAnchor="end" fontSize={12} fill="var(--text)">
-          {bags}
-        </text>
-      ))}
-      {offers.map((o, i) => (
-        <g key={o.id}>
-          <circle cx={x(o)} cy={y(o)} r={r(o)} fill="none" stroke="var(--text)" strokeWidth={1.4} />
-          <text x={x(o)} y={y(o) + 4} textAnchor="middle" fontSize={12} fontWeight={700} fill="var(--text)">
-            {i + 1}
-          </text>
-          <text x={x(o)} y={HEIGHT - BOTTOM + 14} textAnchor="middle" fontSize={12} fill="var(--text)">
-            {effort(o)}
-          </text>
-        </g>
-      ))}
-      <path d={`M${x(chosen) - 5} ${y(chosen) - r(chosen) - 12}h10l-5 8z`} fill="var(--text)" />
-      <text x={x(chosen) + 9} y={y(chosen) - r(chosen) - 4} fontSize={12} fill="var(--text)">
-        now
-      </text>
-    </svg>
+    <Chart
+      type="bubble"
+      height={HEIGHT}
+      said={`Plans found: ${offers.map((o) => `${o.bags} bags, ${effort(o)} changes and washes`).join('; ')}. As it stands: ${chosen.bags} bags, ${effort(chosen)} changes and washes.`}
+      series={[
+        ...offers.map((o, i) => ({ name: `${i + 1}`, data: [point(o)] })),
+        { name: 'now', data: [point(chosen)] },
+      ]}
+      options={{
+        colors: [...offers.map(() => ink.quiet), ink.text],
+        fill: { opacity: 0.18 },
+        stroke: { width: 1.5, colors: [...offers.map(() => ink.quiet), ink.text] },
+        legend: { show: false },
+        dataLabels: {
+          enabled: true,
+          formatter: (_, { seriesIndex }) => (seriesIndex === offers.length ? 'now' : `${seriesIndex + 1}`),
+          style: { colors: [ink.text], fontSize: '13px', fontWeight: 700 },
+        },
+        plotOptions: { bubble: { minBubbleRadius: 9, maxBubbleRadius: 26 } },
+        xaxis: {
+          type: 'numeric',
+          min: Math.min(...efforts) - 2,
+          max: Math.max(...efforts) + 2,
+          decimalsInFloat: 0,
+          title: { text: 'changes and washes', style: { color: ink.quiet, fontWeight: 400 } },
+          labels: label,
+        },
+        yaxis: {
+          min: Math.min(...bags) - 1,
+          max: Math.max(...bags) + 1,
+          forceNiceScale: true,
+          decimalsInFloat: 0,
+          title: { text: 'bags', style: { color: ink.quiet, fontWeight: 400 } },
+          labels: label,
+        },
+        tooltip: { z: { title: 'g left in bags: ' } },
+      }}
+    />
   )
 }
-
-const range = (values: readonly number[]): [number, number] => [Math.min(...values), Math.max(...values)]

@@ -1,6 +1,6 @@
 import { ActionIcon, TextInput } from '@mantine/core'
 import { IconMinus, IconPlus } from '@tabler/icons-react'
-import { useEffect, useState } from 'react'
+import { useEffect, useId, useState } from 'react'
 import { readNumber, writeNumber } from '#core/numbers'
 import css from './NumberText.module.css'
 
@@ -38,6 +38,7 @@ export function NumberText(
 ) {
   const { value, unit = '', decimals = 3, step = 1, onNumber } = props
   const shown = (number: number | null) => (number === null ? '' : writeNumber(number, decimals))
+  const of = useId()
   const [typed, setTyped] = useState(() => shown(value))
   const [error, setError] = useState<string | null>(null)
 
@@ -97,9 +98,13 @@ export function NumberText(
   if (!props.counts) return field
   return (
     <div className={css.counts} style={{ width: props.width }}>
+      <span id={of} className="visuallyHidden">
+        {props.label}
+      </span>
       <ActionIcon
         variant="outline"
-        aria-label={`One fewer, ${props.label}`}
+        aria-label="One fewer"
+        aria-describedby={of}
         disabled={props.disabled}
         onClick={() => add(-step)}
       >
@@ -108,7 +113,8 @@ export function NumberText(
       {field}
       <ActionIcon
         variant="outline"
-        aria-label={`One more, ${props.label}`}
+        aria-label="One more"
+        aria-describedby={of}
         disabled={props.disabled}
         onClick={() => add(step)}
       >

@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Layer } from '#core/model/flower'
 import type { StrokeRange } from '#core/solids/mesh'
+import { quickPictures } from '../parts/pictures.ts'
 import type { Solid } from '../workers/solid.worker.ts'
-import { driven } from '../workers/solids.ts'
+
 import css from './FlowerSolid.module.css'
 import { freshCanvas } from './freshCanvas.ts'
 import { flowerPalette } from './palette.ts'
@@ -46,7 +47,7 @@ export function FlowerSolid(props: {
     const element = freshCanvas(host.current, css.canvas!, label.current)
     canvas.current = element
     try {
-      scene.current = createScene(element, !driven())
+      scene.current = createScene(element, !quickPictures())
     } catch {
       setTrouble('This browser has no WebGL, which the solid needs. The figures are right all the same.')
       return

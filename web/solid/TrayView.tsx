@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
-import { driven } from '../workers/solids.ts'
+import { quickPictures } from '../parts/pictures.ts'
+
 import css from './FlowerSolid.module.css'
 import { freshCanvas } from './freshCanvas.ts'
 import { createTray, type TrayPiece } from './tray.ts'
@@ -12,7 +13,7 @@ export function TrayView({ pieces }: { pieces: readonly TrayPiece[] }) {
     if (!host.current) return
     const canvas = freshCanvas(host.current, css.canvas!, 'The order’s small pieces on a tray')
     try {
-      const letGo = createTray(canvas, pieces, !driven())
+      const letGo = createTray(canvas, pieces, !quickPictures())
       return () => {
         letGo()
         canvas.remove()

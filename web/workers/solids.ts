@@ -4,6 +4,7 @@ import type { Show } from '#core/demonstration/show'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import type { FaultId } from '#core/wrong/faults'
+import { quickPictures } from '../parts/pictures.ts'
 import type { Modeller, Solid } from './solid.worker.ts'
 
 let remote: Comlink.Remote<Modeller> | null = null
@@ -21,13 +22,6 @@ const MOST_KEPT = 48
 
 export const COARSE = 0.35
 export const FINE = 1
-
-/** What a test puts into the browser's storage to be shown what people see. */
-const ASKS_FOR_FINE = 'kanten fine solids'
-
-/** Browsers that are driven by a test draw in software: coarse is all they are asked for, unless they say so. */
-export const driven = (): boolean =>
-  navigator.webdriver === true && localStorage.getItem(ASKS_FOR_FINE) === null
 
 /** The solid of fitted layers at a level of detail; built once for the same recipe, seed and detail. */
 export function solidOf(
@@ -108,7 +102,7 @@ export function useSolid(
     void solidOf(layers, seed, COARSE, run).then((next) => {
       show(next)
       // while a slider is dragged the fine one would always be late
-      if (current && !driven())
+      if (current && !quickPictures())
         later = window.setTimeout(() => void solidOf(layers, seed, FINE, run).then(show), 160)
     })
     return () => {

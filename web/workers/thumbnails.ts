@@ -3,10 +3,11 @@ import { useEffect, useRef, useState } from 'react'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import type { FaultId } from '#core/wrong/faults'
+import { quickPictures } from '../parts/pictures.ts'
 import { flowerPalette } from '../solid/palette.ts'
 import type { Picture } from './planner.worker.ts'
 import type { Solid } from './solid.worker.ts'
-import { driven, solidKey, solidOf, wrongSolidOf } from './solids.ts'
+import { solidKey, solidOf, wrongSolidOf } from './solids.ts'
 
 /** Raised when pictures of the same recipe come to look different. */
 const LOOK = 3
@@ -70,8 +71,8 @@ function usePainted(
   const painting = useRef(paint)
   painting.current = paint
   useEffect(() => {
-    // a browser driven by a test draws in software: the drawing from above has to do
-    if (!key || !wanted || driven()) return
+    // quick pictures are drawn from above
+    if (!key || !wanted || quickPictures()) return
     let current = true
     const show = (found: string | undefined) => {
       if (current && found) setUrl(found)

@@ -18,7 +18,6 @@ vi.mock('comlink', async () => (await import('../testing/workers.ts')).comlinkHe
 vi.mock('idb-keyval', () => ({ get: async () => undefined, set: async () => undefined }))
 vi.stubGlobal('Worker', HereWorker)
 // as in a browser that a person drives: fine solids follow the coarse ones
-Object.defineProperty(navigator, 'webdriver', { value: false })
 afterEach(cleanup)
 
 const load = (name: string) => JSON.parse(readFileSync(`demo/${name}.json`, 'utf8'))

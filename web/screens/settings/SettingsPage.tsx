@@ -9,6 +9,7 @@ import { NumberField } from '../../parts/NumberField.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { BackupCard } from './BackupCard.tsx'
+import { DeviceCard } from './DeviceCard.tsx'
 import css from './SettingsPage.module.css'
 
 type NumberKey = {
@@ -267,6 +268,7 @@ export function SettingsPage() {
               />
             </div>
           </Card>
+          <DeviceCard />
           <BackupCard bakery={settings.bakery} />
         </div>
         <Card title="What the plans rest on" aside="starting figures: put in your own as you learn them">

@@ -109,7 +109,7 @@ export function BagSearch({ plan }: { plan: Plan }) {
           <TradeOff offers={offers} chosen={now} />
         ) : (
           <p className="quiet">
-            Plans are drawn here as points: bags against changes, with what stays in the bags.
+            Plans are drawn here as bubbles: bags against changes, as large as what stays in the bags.
           </p>
         )}
       </div>

@@ -2,13 +2,14 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { moveBy } from '#core/placing/byHand'
 import type { PlacedKind } from '#core/placing/placedKinds'
 import { standOf } from '#core/placing/stands'
+import { quickPictures } from '../../../parts/pictures.ts'
 import css3 from '../../../solid/FlowerSolid.module.css'
 import { freshCanvas } from '../../../solid/freshCanvas.ts'
 import { flowerPalette } from '../../../solid/palette.ts'
 import type { PieceBody } from '../../../solid/pieceBody.ts'
 import { createPieceScene, type PieceScene, type Stood } from '../../../solid/pieceScene.ts'
 import type { Solid } from '../../../workers/solid.worker.ts'
-import { COARSE, driven, solidOf } from '../../../workers/solids.ts'
+import { COARSE, solidOf } from '../../../workers/solids.ts'
 import type { DrawnLine } from './drawnLines.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
 import type { LaidWords } from './lettered.ts'
@@ -39,7 +40,7 @@ export function SolidPane(props: {
     if (!host.current) return
     const canvas = freshCanvas(host.current, css3.canvas!, `${placing.piece.name} as a solid`)
     try {
-      scene.current = createPieceScene(canvas, !driven(), (angle) => onLook.current(angle))
+      scene.current = createPieceScene(canvas, !quickPictures(), (angle) => onLook.current(angle))
     } catch {
       setTrouble(true)
       return
