@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import type { MikroORM } from '@mikro-orm/postgresql'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import compressed from 'express-static-gzip'
@@ -10,13 +9,13 @@ import { pinoHttp } from 'pino-http'
 import { healthEndpoints } from '#contract/health'
 import { openApiDocument } from '#contract/openapi'
 import { SIMULATED_SCALE } from '#contract/scale'
+import type { AppContext } from './appContext.ts'
 import { admission } from './http/admission.ts'
 import { readBody } from './http/body.ts'
 import type { DatabaseWatch } from './http/databaseWatch.ts'
 import { type Hosts, onlyForUs } from './http/hosts.ts'
 import { notFound, problemHandler } from './http/problems.ts'
 import { sessions } from './http/session.ts'
-import type { PlanPool } from './plans/pool.ts'
 import { backupRoutes } from './resources/backup.ts'
 import { benchRoutes } from './resources/bench.ts'
 import { deletedRoutes } from './resources/deleted.ts'
@@ -29,14 +28,6 @@ import { practiceRoutes } from './resources/practice.ts'
 import { printRoutes } from './resources/prints.ts'
 import { weighingRoutes } from './resources/weighings.ts'
 import { workshopRoutes } from './resources/workshop.ts'
-
-/** What the routes work with. */
-export interface AppContext {
-  orm: MikroORM
-  plans: PlanPool
-  /** Where the database is, for work on lines of its own. */
-  databaseUrl: string
-}
 
 export interface AppOptions extends AppContext {
   watch: DatabaseWatch

@@ -1,7 +1,7 @@
 import express, { Router } from 'express'
 import { Piscina } from 'piscina'
 import { type BackupPreview, backupEndpoints as endpoints } from '#contract/backup'
-import type { AppContext } from '../app.ts'
+import type { AppContext } from '../appContext.ts'
 import type { BackupAnswer, BackupTask } from '../backup/worker.ts'
 import { ProblemError } from '../http/problems.ts'
 import { route } from '../http/route.ts'

@@ -1,7 +1,7 @@
 import type { Router } from 'express'
 import { benchEndpoints } from '#contract/bench'
 import { idSchema } from '#core/common'
-import type { AppContext } from '../app.ts'
+import type { AppContext } from '../appContext.ts'
 import { notFound, ProblemError } from '../http/problems.ts'
 
 /** So often it is looked whether something came in, perhaps by way of another server on the same database. */

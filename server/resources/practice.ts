@@ -1,7 +1,7 @@
 import { Router } from 'express'
 import { practiceEndpoints as endpoints } from '#contract/practice'
 import type { PracticeMark, PracticeTry } from '#core/model/practiceTry'
-import type { AppContext } from '../app.ts'
+import type { AppContext } from '../appContext.ts'
 import { notFound } from '../http/problems.ts'
 import { route } from '../http/route.ts'
 import { sameId } from './rules.ts'

@@ -1,7 +1,7 @@
 import { Router } from 'express'
 import { PRINT_NOTES, printEndpoints } from '#contract/prints'
 import { type PrintKind, printKinds } from '#core/prints/kinds'
-import type { AppContext } from '../app.ts'
+import type { AppContext } from '../appContext.ts'
 import { ProblemError } from '../http/problems.ts'
 import { inTime, route } from '../http/route.ts'
 import { reaches } from '../prints/code.ts'

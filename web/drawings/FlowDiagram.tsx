@@ -89,7 +89,7 @@ export function FlowDiagram(props: {
               key={node.id}
               onPointerEnter={() => setLit(node.id)}
               onPointerLeave={() => setLit(null)}
-              onClick={() => setLit(lit === node.id ? null : node.id)}
+              onPointerDown={() => setLit(lit === node.id ? null : node.id)}
               opacity={on ? 1 : 0.35}
             >
               <title>{`${node.name}: ${weight(node.value ?? 0)}`}</title>

@@ -5,7 +5,7 @@ import { OptionalNumberField } from '../../parts/NumberField.tsx'
 import { Empty } from '../../parts/states.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import { at } from './at.ts'
-import type { Edit } from './Entry.tsx'
+import type { Edit } from './edit.ts'
 import css from './Logbook.module.css'
 
 /** What was left in the bags of an entry. */

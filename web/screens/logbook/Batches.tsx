@@ -10,7 +10,7 @@ import { Empty } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { useWeight } from '../../parts/weight.tsx'
 import { at } from './at.ts'
-import type { Edit } from './Entry.tsx'
+import type { Edit } from './edit.ts'
 import css from './Logbook.module.css'
 
 const dropsSchema = z

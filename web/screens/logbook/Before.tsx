@@ -4,7 +4,7 @@ import { Card } from '../../parts/Card.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
 import { Empty } from '../../parts/states.tsx'
 import { localMoment } from '../../parts/time.ts'
-import type { Edit } from './Entry.tsx'
+import type { Edit } from './edit.ts'
 import css from './Logbook.module.css'
 
 /** What the entry was before, each to be brought back whole. */

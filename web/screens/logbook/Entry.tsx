@@ -12,11 +12,9 @@ import { Photographs } from '../bench/wrapUp/Photographs.tsx'
 import { Bags } from './Bags.tsx'
 import { Batches } from './Batches.tsx'
 import { Before } from './Before.tsx'
+import type { Edit } from './edit.ts'
 import { Flowers } from './Flowers.tsx'
 import css from './Logbook.module.css'
-
-/** Changes an entry under a name and a key to undo it by. */
-export type Edit = (label: string, change: (entry: LogEntry) => LogEntry, key?: string) => void
 
 const faultsOf = (text: string) =>
   text

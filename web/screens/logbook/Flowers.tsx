@@ -4,7 +4,7 @@ import { Card } from '../../parts/Card.tsx'
 import { NumberField, OptionalNumberField } from '../../parts/NumberField.tsx'
 import { Empty } from '../../parts/states.tsx'
 import { at } from './at.ts'
-import type { Edit } from './Entry.tsx'
+import type { Edit } from './edit.ts'
 import css from './Logbook.module.css'
 
 /** The flowers of an entry: wanted, piped, spoiled, and how long they took. */

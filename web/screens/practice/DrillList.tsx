@@ -5,8 +5,8 @@ import type { Workshop } from '#core/model/workshop'
 import { layerDrills } from '#core/practice/drillFor'
 import { drillNames, KINDS } from '#core/practice/drills'
 import { Card } from '../../parts/Card.tsx'
+import type { BeforeOrder } from './beforeOrder.ts'
 import css from './Practice.module.css'
-import type { BeforeOrder } from './Practice.tsx'
 
 /** What is best practised before the order, and every drill with its last marks. */
 export function DrillList(props: {

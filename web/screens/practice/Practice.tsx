@@ -3,10 +3,8 @@ import { useDisclosure, useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { stiffnessSchema } from '#core/common'
-import type { Order } from '#core/model/order'
 import type { PracticeSettings } from '#core/model/practice'
 import type { Workshop } from '#core/model/workshop'
-import type { DrillBefore } from '#core/practice/beforeOrder'
 import type { Drill } from '#core/practice/drill'
 import { drillFor, isDrillName } from '#core/practice/drillFor'
 import { type Ideal, idealOf } from '#core/practice/ideal'
@@ -18,6 +16,7 @@ import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
 import { Empty } from '../../parts/states.tsx'
 import { usePrefs } from '../../practice/prefs.ts'
 import { ScreenScale } from '../drawer/ScreenScale.tsx'
+import type { BeforeOrder } from './beforeOrder.ts'
 import { DrillList } from './DrillList.tsx'
 import { Getting } from './Getting.tsx'
 import css from './Practice.module.css'
@@ -26,15 +25,6 @@ import { Result } from './Result.tsx'
 import { Setup } from './Setup.tsx'
 import { Tryout } from './Tryout.tsx'
 import { type Trying, useTried } from './useTried.ts'
-
-/** What an order has to do with practice. */
-export interface BeforeOrder {
-  suggested: readonly DrillBefore[]
-  /** Keys of the layers that it has. */
-  layers: ReadonlySet<string>
-  settled: Order['drills']
-  settle(): void
-}
 
 const FIRST = 'line'
 

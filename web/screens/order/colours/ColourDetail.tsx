@@ -3,10 +3,8 @@ import type { OrderColour } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import css from './Colours.module.css'
 import { ColourWish } from './ColourWish.tsx'
+import type { ChangeColour } from './changeColour.ts'
 import { MixOf } from './MixOf.tsx'
-
-/** Changes one colour of the order, as one step that can be undone. */
-export type ChangeColour = (part: Partial<OrderColour>, label: string) => void
 
 /** One colour: wished for, mixed, likely; its drops, other ways, and what to do when it came out otherwise. */
 export function ColourDetail(props: {

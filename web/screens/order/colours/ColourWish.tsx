@@ -7,8 +7,8 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { HexInput } from '../../../parts/HexInput.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
-import type { ChangeColour } from './ColourDetail.tsx'
 import css from './Colours.module.css'
+import type { ChangeColour } from './changeColour.ts'
 import { wearersOf } from './wearersOf.ts'
 
 /** What is wished for, and what wears it. */

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import type { BowlAnswer, ShownMix } from '#core/colour/bowl'
-import type { ChangeColour } from './ColourDetail.tsx'
 import css from './Colours.module.css'
+import type { ChangeColour } from './changeColour.ts'
 
 /** Why a wish cannot be met, what would come nearer, and the nearest to wish for. */
 export function Reach(props: {

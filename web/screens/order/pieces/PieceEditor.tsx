@@ -5,6 +5,7 @@ import { isCake } from '#core/orders/tiers'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
+import type { ChangePiece } from './changePiece.ts'
 import { FlowerChooser } from './FlowerChooser.tsx'
 import { FlowerRow } from './FlowerRow.tsx'
 import { PieceMenu } from './PieceMenu.tsx'
@@ -13,9 +14,6 @@ import { AddSetOn, SetOnRows } from './SetOnRows.tsx'
 import { ShapeFields } from './ShapeFields.tsx'
 import { SpreadFields } from './SpreadFields.tsx'
 import { TierFields } from './TierFields.tsx'
-
-/** Changes a piece; a function gets it as it is by then, so that quick changes do not undo each other. */
-export type ChangePiece = (label: string, part: Partial<Piece> | ((now: Piece) => Partial<Piece>)) => void
 
 /** The opened piece: its measures, its flowers and what else is on it, its coat. */
 export function PieceEditor({ piece, open }: { piece: Piece; open: (id: string) => void }) {

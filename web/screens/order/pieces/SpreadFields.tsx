@@ -8,7 +8,7 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Term } from '../../../glossary/Term.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
-import type { ChangePiece } from './PieceEditor.tsx'
+import type { ChangePiece } from './changePiece.ts'
 import css from './Pieces.module.css'
 
 /** Coats and filling: each is added, changed and taken off by itself. */
