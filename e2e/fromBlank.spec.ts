@@ -6,7 +6,7 @@ class Hands {
   done = 0
   constructor(readonly page: Page) {}
 
-  async press(name: string | RegExp, role: 'button' | 'menuitem' | 'switch' = 'button') {
+  async press(name: string | RegExp, role: 'button' | 'menuitem' | 'switch' | 'tab' = 'button') {
     this.done += 1
     await this.page
       .getByRole(role, { name, exact: typeof name === 'string' })
@@ -45,6 +45,7 @@ async function begin(page: Page): Promise<Hands> {
 
 test('a primrose is built from nothing in under 60 actions, and piped', async ({ page }) => {
   const hands = await begin(page)
+  await hands.press('Name and colours', 'tab')
   await hands.type('Name of the flower', 'Primrose of ours')
   await hands.type('Colour of Petals', '#f0e3a8')
   await hands.press('Add a part')
@@ -54,6 +55,7 @@ test('a primrose is built from nothing in under 60 actions, and piped', async ({
   await hands.type('Name of Part', 'Eye')
   await hands.type('Colour of Eye', '#93a356')
 
+  await hands.press('Layers', 'tab')
   // five hearts, each of two halves that lie close to each other
   await hands.add('lying petal')
   await hands.type('Name', 'Left halves')
@@ -94,6 +96,7 @@ test('a lilac is built from nothing in under 60 actions: a stem, leaves, and flo
   page,
 }) => {
   const hands = await begin(page)
+  await hands.press('Name and colours', 'tab')
   await hands.type('Name of the flower', 'Lilac of ours')
   await page.getByText('in place', { exact: true }).click()
   hands.done += 1
@@ -104,6 +107,7 @@ test('a lilac is built from nothing in under 60 actions: a stem, leaves, and flo
   await hands.type('Name of Part', 'Leaves')
   await hands.type('Colour of Leaves', '#6f8a4a')
 
+  await hands.press('Layers', 'tab')
   await hands.add('string or vine')
   await hands.type('Name', 'Stem')
   await hands.choose('Colour', 'Leaves')

@@ -130,8 +130,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
         >
           <Tabs.List>
             <Tabs.Tab value="layers">Layers</Tabs.Tab>
-            <Tabs.Tab value="colours">Colours</Tabs.Tab>
-            {editable && <Tabs.Tab value="about">About</Tabs.Tab>}
+            <Tabs.Tab value="colours">{editable ? 'Name and colours' : 'Colours'}</Tabs.Tab>
             <Tabs.Tab value="words">In words</Tabs.Tab>
           </Tabs.List>
           <Tabs.Panel value="layers">
@@ -147,9 +146,11 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
             />
           </Tabs.Panel>
           <Tabs.Panel value="colours">
-            {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+            <div className={css.stack}>
+              {editable && <AboutFlower draft={draft} />}
+              {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+            </div>
           </Tabs.Panel>
-          <Tabs.Panel value="about">{editable && <AboutFlower draft={draft} />}</Tabs.Panel>
           <Tabs.Panel value="words">
             {picture && (
               <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />

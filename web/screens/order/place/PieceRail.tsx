@@ -10,8 +10,7 @@ export function PieceRail({ chosenId }: { chosenId: string }) {
       {order.pieces.map((piece) => (
         <Link
           key={piece.id}
-          to={`../place/${piece.id}`}
-          relative="path"
+          to={`/orders/${order.id}/pieces/place/${piece.id}`}
           className={css.railPiece}
           aria-current={piece.id === chosenId ? 'page' : undefined}
         >
