@@ -74,16 +74,18 @@ export function FlowerSolid(props: {
     void solid
   }, [shown, solid])
 
+  function pick(e: React.PointerEvent) {
+    const box = e.currentTarget.getBoundingClientRect()
+    onPick(scene.current?.pick(e.clientX - box.left, e.clientY - box.top) ?? null)
+  }
+
   if (trouble) return <p className={css.trouble}>{trouble}</p>
   return (
     <div
       ref={host}
       className={css.host}
-      onPointerMove={(e) => {
-        if (e.buttons > 0) return
-        const box = e.currentTarget.getBoundingClientRect()
-        onPick(scene.current?.pick(e.clientX - box.left, e.clientY - box.top) ?? null)
-      }}
+      onPointerMove={(e) => e.buttons === 0 && pick(e)}
+      onPointerDown={pick}
       onPointerLeave={() => onPick(null)}
     />
   )

@@ -88,7 +88,7 @@ export function SolidStage(props: {
             <span className="quiet">{definition.words.hold}</span>
           </>
         ) : (
-          <span className="quiet">Drag to turn it. Rest on a stroke to hear what it is.</span>
+          <span className="quiet">Drag to turn it; press a stroke to hear what it is.</span>
         )}
       </p>
       <div className={css.stageTools}>
