@@ -1,7 +1,10 @@
 import type { Piece, Spreads } from './order.ts'
 
 /** What is spread on one tier of a piece, counted from the lowest: its own, or what the whole piece has. */
-export function spreadsOn(piece: Piece, tier: number): Spreads {
+export function spreadsOn(
+  piece: Pick<Piece, 'filling' | 'crumbCoat' | 'coat' | 'ownTiers'>,
+  tier: number,
+): Spreads {
   return piece.ownTiers.find((own) => own.tier === tier) ?? piece
 }
 

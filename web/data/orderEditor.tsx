@@ -37,6 +37,12 @@ export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'h
 
 const Context = createContext<OrderEditor | null>(null)
 
+/** What of an order changes seldom: for what need not be drawn anew with every plan. */
+export interface OrderBase extends Pick<OrderEditor, 'workshop' | 'edit'> {
+  colours: Order['colours']
+}
+const BaseContext = createContext<OrderBase | null>(null)
+
 /** How an order is stored. */
 export function orderTransport(id: string): Transport<Order> {
   return {
@@ -100,7 +106,15 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
     }),
     [editor, order, workshop, planned, plannedOf, before, take],
   )
-  return <Context value={value}>{children}</Context>
+  const base = useMemo<OrderBase>(
+    () => ({ workshop, edit, colours: order.colours }),
+    [workshop, edit, order.colours],
+  )
+  return (
+    <BaseContext value={base}>
+      <Context value={value}>{children}</Context>
+    </BaseContext>
+  )
 }
 
 /** Whoever comes back to a page that lay open sees what was saved elsewhere meanwhile. */
@@ -136,4 +150,11 @@ export function useOrderEditor(): OrderEditor {
   const editor = useContext(Context)
   if (!editor) throw new Error('useOrderEditor is used outside an order.')
   return editor
+}
+
+/** The workshop, the order's colours and the way to change it, without its plan. */
+export function useOrderBase(): OrderBase {
+  const base = useContext(BaseContext)
+  if (!base) throw new Error('useOrderBase is used outside an order.')
+  return base
 }

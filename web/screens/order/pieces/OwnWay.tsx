@@ -2,7 +2,7 @@ import { Button, Checkbox, Group, Modal, Select } from '@mantine/core'
 import type { Flower } from '#core/model/flower'
 import { type PlacedFlower, placedFlowerSchema, type TwoTone, twoToneSchema } from '#core/model/order'
 import { withWhatIsSetOn } from '#core/model/placeFaults'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { useOrderBase } from '../../../data/orderEditor.tsx'
 import { NumberField, OptionalNumberField } from '../../../parts/NumberField.tsx'
 import { AddedLayers } from './AddedLayers.tsx'
 import css from './Pieces.module.css'
@@ -28,7 +28,7 @@ export function OwnWay(props: {
   onChange: (part: (now: PlacedFlower) => Partial<Part>) => void
 }) {
   const { recipe, placed, onChange } = props
-  const { order } = useOrderEditor()
+  const { colours } = useOrderBase()
   const plainRoles = recipe.roles.filter((r) =>
     recipe.layers.some((l) => l.load.kind === 'plain' && l.load.role === r.id),
   )
@@ -40,7 +40,7 @@ export function OwnWay(props: {
     })
   const begin = (roleId: string, kind: TwoTone['kind']) => {
     const now = placed.twoTone[roleId]
-    const second = order.colours.find((c) => c.id !== placed.colours[roleId]) ?? order.colours[0]
+    const second = colours.find((c) => c.id !== placed.colours[roleId]) ?? colours[0]
     const colourId = now?.colourId ?? second?.id
     if (colourId) setTone(roleId, { kind, colourId, share: now?.share ?? START_SHARE })
   }
@@ -48,7 +48,7 @@ export function OwnWay(props: {
     <Modal opened={props.opened} onClose={props.close} title={`${recipe.name}, for this order`} size="lg">
       <p className="quiet">The recipe stays as it is; only this piece of this order is piped otherwise.</p>
       <h3 className={css.ownHead}>In two tones</h3>
-      {order.colours.length < 2 && <p className="quiet">The order needs a second colour first.</p>}
+      {colours.length < 2 && <p className="quiet">The order needs a second colour first.</p>}
       {plainRoles.map((role) => {
         const tone = placed.twoTone[role.id]
         return (
@@ -58,7 +58,7 @@ export function OwnWay(props: {
               w={230}
               data={ways}
               value={tone?.kind ?? 'plain'}
-              disabled={order.colours.length < 2}
+              disabled={colours.length < 2}
               onChange={(kind) =>
                 kind && (kind === 'plain' ? setTone(role.id, null) : begin(role.id, kind as TwoTone['kind']))
               }
@@ -68,7 +68,7 @@ export function OwnWay(props: {
                 label="Second colour"
                 w={170}
                 value={tone.colourId}
-                data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
+                data={colours.map((c) => ({ value: c.id, label: c.name }))}
                 onChange={(colourId) => colourId && setTone(role.id, { ...tone, colourId })}
               />
             )}

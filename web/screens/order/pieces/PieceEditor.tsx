@@ -1,5 +1,5 @@
 import { Button, Select } from '@mantine/core'
-import { useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { type Piece, pieceSchema } from '#core/model/order'
 import { isCake } from '#core/orders/tiers'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -19,17 +19,25 @@ import { TierFields } from './TierFields.tsx'
 export function PieceEditor({ piece, open }: { piece: Piece; open: (id: string) => void }) {
   const { workshop, edit, undo } = useOrderEditor()
   const [choosing, setChoosing] = useState(false)
-  const change: ChangePiece = (label, part) =>
-    edit(
-      label,
-      (o) => ({
-        ...o,
-        pieces: o.pieces.map((p) =>
-          p.id === piece.id ? { ...p, ...(typeof part === 'function' ? part(p) : part) } : p,
-        ),
-      }),
-      `${piece.id} ${label}`,
-    )
+  const change = useCallback<ChangePiece>(
+    (label, part) =>
+      edit(
+        label,
+        (o) => ({
+          ...o,
+          pieces: o.pieces.map((p) =>
+            p.id === piece.id ? { ...p, ...(typeof part === 'function' ? part(p) : part) } : p,
+          ),
+        }),
+        `${piece.id} ${label}`,
+      ),
+    [edit, piece.id],
+  )
+  const { shape, filling, crumbCoat, coat, ownTiers } = piece
+  const spread = useMemo(
+    () => ({ shape, filling, crumbCoat, coat, ownTiers }),
+    [shape, filling, crumbCoat, coat, ownTiers],
+  )
   return (
     <section className={css.piece} aria-label={piece.name}>
       <div className={css.head}>
@@ -88,9 +96,9 @@ export function PieceEditor({ piece, open }: { piece: Piece; open: (id: string) 
             ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
           ]}
         />
-        <SpreadFields piece={piece} change={change} />
+        <SpreadFields piece={spread} change={change} />
       </div>
-      <FlowerChooser opened={choosing} close={() => setChoosing(false)} piece={piece} undo={undo} />
+      {choosing && <FlowerChooser opened close={() => setChoosing(false)} piece={piece} undo={undo} />}
     </section>
   )
 }

@@ -2,7 +2,7 @@ import { Button, Menu, Modal } from '@mantine/core'
 import { useState } from 'react'
 import { nameSchema } from '#core/common'
 import { newColour } from '#core/model/newColour'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { useOrderBase } from '../../../data/orderEditor.tsx'
 import { HexInput } from '../../../parts/HexInput.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { Dab } from '../../../parts/Swatch.tsx'
@@ -15,9 +15,9 @@ export function RoleChip(props: {
   chosen: string | undefined
   onChoose: (colourId: string) => void
 }) {
-  const { order, edit } = useOrderEditor()
+  const { colours, edit } = useOrderBase()
   const [begun, setBegun] = useState<string | null>(null)
-  const colour = order.colours.find((c) => c.id === props.chosen)
+  const colour = colours.find((c) => c.id === props.chosen)
   function begin() {
     const id = newId()
     edit('a new colour', (o) => ({
@@ -39,7 +39,7 @@ export function RoleChip(props: {
           </button>
         </Menu.Target>
         <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
-          {order.colours.map((c) => (
+          {colours.map((c) => (
             <Menu.Item key={c.id} leftSection={<Dab hex={c.hex} />} onClick={() => props.onChoose(c.id)}>
               {c.name}
             </Menu.Item>
@@ -55,8 +55,8 @@ export function RoleChip(props: {
 
 /** The colour just begun: what it is called and how it looks; everything about it is changed under Colours too. */
 function NewColour({ id, close }: { id: string | null; close: () => void }) {
-  const { order, edit } = useOrderEditor()
-  const colour = order.colours.find((c) => c.id === id)
+  const { colours, edit } = useOrderBase()
+  const colour = colours.find((c) => c.id === id)
   const change = (part: { name?: string; hex?: string }) =>
     edit(
       'a new colour',

@@ -1,10 +1,10 @@
 import { Button, Select } from '@mantine/core'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { stiffnesses } from '#core/common'
 import { coatSchema, fillingSchema, type Piece, type Spreads } from '#core/model/order'
 import { spreadsOn } from '#core/model/spreads'
 import { surfaceDefinition } from '#core/surfaces/index'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { useOrderBase } from '../../../data/orderEditor.tsx'
 import { Term } from '../../../glossary/Term.tsx'
 import { LengthField } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
@@ -39,20 +39,24 @@ const kinds = [
 const ALL = 'all'
 
 /** What is spread alike unless somebody says otherwise. */
-function restWords({ shape, ownTiers }: Piece): string {
+function restWords({ shape, ownTiers }: Pick<Piece, 'shape' | 'ownTiers'>): string {
   if (shape.kind === 'cake') return ownTiers.length > 0 ? 'the other tiers' : 'all tiers alike'
   return ownTiers.length > 0 ? 'all the rest' : 'all of it alike'
 }
 
 /** What is spread on a piece: on all of it alike, or on one tier of a cake otherwise than on the rest. */
-export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePiece }) {
-  const { order } = useOrderEditor()
+export const SpreadFields = memo(function SpreadFields(props: {
+  piece: Pick<Piece, 'shape' | 'filling' | 'crumbCoat' | 'coat' | 'ownTiers'>
+  change: ChangePiece
+}) {
+  const { piece, change } = props
+  const { colours } = useOrderBase()
   const [chosen, setChosen] = useState<number | null>(null)
   const bodies = surfaceDefinition(piece.shape.kind).bodies(piece.shape)
   const tier = chosen !== null && chosen < bodies.length ? chosen : null
   const spreads = tier === null ? piece : spreadsOn(piece, tier)
   const own = tier !== null && piece.ownTiers.some((o) => o.tier === tier)
-  const first = order.colours[0]
+  const first = colours[0]
   const layered = bodies.some((b) => b.fillingMm2 !== null)
   const put = (name: string, part: (now: Spreads) => Partial<Spreads>) =>
     change(name, (now) => {
@@ -119,7 +123,7 @@ export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePi
                 w={140}
                 value={spread.colourId}
                 onChange={(colourId) => colourId && set({ colourId })}
-                data={order.colours.map((c) => ({ value: c.id, label: c.name }))}
+                data={colours.map((c) => ({ value: c.id, label: c.name }))}
               />
               <LengthField
                 label="Thickness"
@@ -151,4 +155,4 @@ export function SpreadFields({ piece, change }: { piece: Piece; change: ChangePi
         })}
     </div>
   )
-}
+})

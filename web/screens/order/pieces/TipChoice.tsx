@@ -3,7 +3,7 @@ import type { Flower } from '#core/model/flower'
 import type { PlacedFlower } from '#core/model/order'
 import { describeOpening } from '#core/tips/index'
 import { standIns } from '#core/tips/standIns'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { useOrderBase } from '../../../data/orderEditor.tsx'
 
 /** Which tip each layer is piped with; what was chosen by hand can be let go again. */
 export function TipChoice(props: {
@@ -17,7 +17,7 @@ export function TipChoice(props: {
   onChange: (layerId: string, tipId: string | null) => void
 }) {
   const { flower, placed, fitted, onChange } = props
-  const { workshop } = useOrderEditor()
+  const { workshop } = useOrderBase()
   return (
     <Modal opened={props.opened} onClose={props.close} title={`Tips for ${flower.name}`} size="lg">
       <p className="quiet">
