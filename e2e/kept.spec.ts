@@ -198,6 +198,7 @@ test('an order file with another recipe under a known id does not swap it silent
   await expect(page.getByRole('dialog')).toContainText('“Their rose” in the file is another recipe')
   await page.getByRole('button', { name: 'Understood' }).click()
   await page.goto('/flowers')
+  await page.getByRole('radiogroup', { name: 'Kind' }).getByText('Our own').click()
   await expect(page.getByRole('link', { name: 'Their rose (from the file)' })).toBeVisible()
   await expect(page.getByRole('link', { name: copy.name }).first()).toBeVisible()
 })

@@ -165,7 +165,7 @@ test('a petal is notched with a toothpick and painted on the next day; the plan 
 
 test('pictures are quick where a device asks for that, and fine where it does not', async ({ page }) => {
   await page.goto('/flowers')
-  await expect(page.getByRole('link', { name: /Blossom/ }).first()).toBeVisible()
+  await expect(page.getByRole('link', { name: /Classic rose/ }).first()).toBeVisible()
   await expect(page.locator('img[src^="blob:"]')).toHaveCount(0)
   await page.goto('/settings')
   await page.getByRole('radiogroup', { name: 'Pictures on this device' }).getByText('fine').click()
