@@ -70,7 +70,7 @@ export function SqueezeCurve(props: {
         min={0}
         max={Math.round(whole / FINE_S) * FINE_S}
         step={FINE_S}
-        value={now}
+        value={Number(now.toFixed(3))}
         label={null}
         // arrows go on to the next stop elsewhere
         onKeyDown={(e) => e.stopPropagation()}

@@ -16,7 +16,7 @@ export function TableTools(props: {
     props.setHidden(shown ? hidden.filter((k) => k !== key) : [...hidden, key])
   return (
     <div className={css.tools}>
-      <h3>{caption}</h3>
+      <h2>{caption}</h2>
       <Popover position="bottom-end" withinPortal>
         <Popover.Target>
           <Tooltip label="Choose columns">

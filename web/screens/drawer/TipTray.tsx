@@ -1,23 +1,17 @@
-import { Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { tipSheetPages } from '#core/guides/tipSheet'
 import type { Flower } from '#core/model/flower'
 import type { OwnedTip } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
 import { familyOf, type TipFamilyName, tipFamilies } from '#core/tips/index'
-import { Term } from '../../glossary/Term.tsx'
 import { Beside } from '../../parts/Beside.tsx'
-import { printPages, savePages } from '../../parts/printPages.ts'
 import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
 import { AddTip } from './AddTip.tsx'
 import { ScreenScale } from './ScreenScale.tsx'
 import { TipPanel } from './TipPanel.tsx'
 import { TipTile } from './TipTile.tsx'
+import { SCALE, TipTools } from './TipTools.tsx'
 import css from './TipTray.module.css'
-
-/** One scale for the whole tray: a little over true size, at which the largest slot still lies in a tile. */
-const SCALE = 1.25
 
 const order = Object.keys(tipFamilies) as TipFamilyName[]
 
@@ -55,50 +49,18 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
     )
   return (
     <>
-      <Group mb="md">
-        <TextInput
-          aria-label="Search by size or stamp"
-          placeholder="Search by size or stamp"
-          value={search}
-          onChange={(e) => setSearch(e.currentTarget.value)}
-          w={240}
-        />
-        <SegmentedControl
-          aria-label="Size of the drawings"
-          value={trueSize ? 'true' : 'enlarged'}
-          onChange={(next) => {
-            setSize(next as typeof size)
-            if (next === 'true' && pxPerMm === null) setMeasuring(true)
-          }}
-          data={[
-            { value: 'enlarged', label: `${SCALE} ×` },
-            { value: 'true', label: 'true size' },
-          ]}
-        />
-        {trueSize ? (
-          <Button size="compact-sm" onClick={() => setMeasuring(true)}>
-            Measure the screen again
-          </Button>
-        ) : (
-          <span className="quiet">
-            The arrow marks the <Term id="wideEnd">wide end</Term>.
-          </span>
-        )}
-        <Menu position="bottom-end">
-          <Menu.Target>
-            <Button ml="auto">True-size sheet</Button>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item onClick={() => printPages(tipSheetPages(workshop.tips), 'Openings at true size')}>
-              Print it, to lay your tips on
-            </Menu.Item>
-            <Menu.Item onClick={() => savePages(tipSheetPages(workshop.tips), 'openings')}>
-              Save as SVG
-            </Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
-        <Button onClick={() => setAdding(true)}>Add a tip of our own</Button>
-      </Group>
+      <TipTools
+        tips={workshop.tips}
+        search={search}
+        setSearch={setSearch}
+        trueSize={trueSize}
+        setSize={(next) => {
+          setSize(next)
+          if (next === 'true' && pxPerMm === null) setMeasuring(true)
+        }}
+        measure={() => setMeasuring(true)}
+        add={() => setAdding(true)}
+      />
       <nav className={css.families} aria-label="Families of openings">
         {[null, ...order].map((name) => (
           <button

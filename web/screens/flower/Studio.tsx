@@ -1,11 +1,9 @@
-import { Button, Switch, Tabs } from '@mantine/core'
+import { Button, Switch } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { dequal as equal } from 'dequal/lite'
 import { useMemo, useRef, useState } from 'react'
-import { useSearchParams } from 'react-router'
 import type { StoredWorkshop } from '#contract/workshop'
 import { layerWith, lookedAtWithout } from '#core/flowers/edit'
-import { roleGrams } from '#core/flowers/measure'
 import type { Flower } from '#core/model/flower'
 import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
@@ -15,16 +13,13 @@ import { Failed } from '../../parts/states.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
 import { useDraftPicture } from '../../workers/planner.ts'
 import type { Solid } from '../../workers/solid.worker.ts'
-import { AboutFlower } from './AboutFlower.tsx'
 import { FlowerChecks } from './FlowerChecks.tsx'
 import { FlowerFigures } from './FlowerFigures.tsx'
-import { LayerList } from './LayerList.tsx'
 import { LayerStrip } from './LayerStrip.tsx'
-import { LayerTable } from './LayerTable.tsx'
-import { RoleList } from './RoleList.tsx'
 import { SolidStage } from './SolidStage.tsx'
 import css from './Studio.module.css'
 import { StudioHead } from './StudioHead.tsx'
+import { StudioParts } from './StudioParts.tsx'
 import { useFlowerDraft } from './useFlowerDraft.ts'
 import { useKept } from './useKept.ts'
 
@@ -42,14 +37,11 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
   const differs = editable && !equal(kept, flower)
   const [showsKept, setShowsKept] = useState(false)
   const seesKept = showsKept && differs && before
-  const [params, setParams] = useSearchParams()
-  const part = params.get('part') ?? 'layers'
   const [layerId, setLayerId] = useState<string | null>(null)
   const [alone, setAlone] = useState(false)
   const [solid, setSolid] = useState<Solid>()
   const scene = useRef<FlowerScene>(null)
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
-  const icing = workshop.icings[0]!
   const parts = [...flower.layers, ...flower.florets].map((l) => l.id)
   const steps = flower.layers.flatMap((l) => l.tools.map((step) => stepKey(l, step)))
   const selected = [...parts, ...steps].find((id) => id === layerId) ?? null
@@ -121,42 +113,16 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
           )}
           {picture && <FlowerChecks checks={picture.checks} draft={draft} select={setLayerId} />}
         </div>
-        <Tabs
-          className={css.right}
-          color="ink"
-          value={part}
-          onChange={(to) => setParams(to && to !== 'layers' ? { part: to } : {}, { replace: true })}
-          keepMounted={false}
-        >
-          <Tabs.List>
-            <Tabs.Tab value="layers">Layers</Tabs.Tab>
-            <Tabs.Tab value="colours">{editable ? 'Name and colours' : 'Colours'}</Tabs.Tab>
-            <Tabs.Tab value="words">In words</Tabs.Tab>
-          </Tabs.List>
-          <Tabs.Panel value="layers">
-            <LayerList
-              draft={draft}
-              workshop={workshop}
-              picture={picture}
-              density={icing.density}
-              selected={selected}
-              select={select}
-              muted={muted}
-              mute={mute}
-            />
-          </Tabs.Panel>
-          <Tabs.Panel value="colours">
-            <div className={css.stack}>
-              {editable && <AboutFlower draft={draft} />}
-              {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
-            </div>
-          </Tabs.Panel>
-          <Tabs.Panel value="words">
-            {picture && (
-              <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
-            )}
-          </Tabs.Panel>
-        </Tabs>
+        <StudioParts
+          draft={draft}
+          workshop={workshop}
+          picture={picture}
+          heard={heard}
+          selected={selected}
+          select={select}
+          muted={muted}
+          mute={mute}
+        />
       </div>
       <div className={css.below}>
         <Card

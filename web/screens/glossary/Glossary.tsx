@@ -29,18 +29,18 @@ export function Glossary() {
         }
       />
       {shown.length === 0 && <Empty title="No such word">Try a shorter one.</Empty>}
-      <dl className={css.words}>
+      <ul className={css.words}>
         {shown.map((term) => (
-          <div key={term.id} id={term.id} className={css.word}>
+          <li key={term.id} id={term.id} className={css.word}>
             <TermDrawing id={term.id} />
             <div>
-              <dt>{term.name}</dt>
-              <dd>{term.says}</dd>
-              <dd className="quiet">{term.why}</dd>
+              <h2>{term.name}</h2>
+              <p>{term.says}</p>
+              <p className="quiet">{term.why}</p>
             </div>
-          </div>
+          </li>
         ))}
-      </dl>
+      </ul>
     </>
   )
 }
