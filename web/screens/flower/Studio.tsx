@@ -61,7 +61,7 @@ export function Studio(props: { shown: Flower; workshop: Workshop; stored: Store
         layer={layer}
         picture={picture}
         solid={solid}
-        scene={scene.current}
+        scene={scene}
         colours={colours}
       />
       {error && <Failed what="This flower" error={error} />}

@@ -1,5 +1,5 @@
 import { Button, Menu } from '@mantine/core'
-import { useState } from 'react'
+import { type RefObject, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { nailGuidePages } from '#core/guides/nailGuide'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
@@ -23,7 +23,8 @@ export function StudioHead(props: {
   layer: string | null
   picture: Picture | undefined
   solid: Solid | undefined
-  scene: FlowerScene | null
+  /** Looked at when a picture is asked for: it comes and goes with the solid. */
+  scene: RefObject<FlowerScene | null>
   colours: Readonly<Record<string, string>>
 }) {
   const { draft, layer, picture, solid, colours } = props
@@ -106,7 +107,7 @@ export function StudioHead(props: {
       <PictureDialog
         opened={picturing}
         close={() => setPicturing(false)}
-        scene={props.scene}
+        scene={props.scene.current}
         name={flower.name}
       />
     </>

@@ -9,7 +9,7 @@ import { NumberField } from '../../parts/NumberField.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TextField } from '../../parts/TextField.tsx'
 import { BackupCard } from './BackupCard.tsx'
-import { DeviceCard } from './DeviceCard.tsx'
+import { DevicePictures } from './DevicePictures.tsx'
 import css from './SettingsPage.module.css'
 
 type NumberKey = {
@@ -248,6 +248,7 @@ export function SettingsPage() {
                 checked={settings.largeType}
                 onChange={(e) => change({ largeType: e.currentTarget.checked })}
               />
+              <DevicePictures />
             </div>
           </Card>
           <Card title="What box labels say" aside="as the rules where you sell want it">
@@ -268,7 +269,6 @@ export function SettingsPage() {
               />
             </div>
           </Card>
-          <DeviceCard />
           <BackupCard bakery={settings.bakery} />
         </div>
         <Card title="What the plans rest on" aside="starting figures: put in your own as you learn them">

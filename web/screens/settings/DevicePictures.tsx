@@ -1,13 +1,12 @@
 import { SegmentedControl } from '@mantine/core'
-import { Card } from '../../parts/Card.tsx'
 import { type Pictures, usePictures } from '../../parts/pictures.ts'
 
-/** What is settled for one device and not for the bakery. */
-export function DeviceCard() {
+/** How pictures are drawn here: settled for one device and not for the bakery. */
+export function DevicePictures() {
   const [pictures, setPictures] = usePictures()
   return (
-    <Card title="This device">
-      <span className="fieldLabel">Pictures on this device</span>
+    <div>
+      <span className="fieldLabel">Pictures on this device (quick for a slow tablet)</span>
       <SegmentedControl
         fullWidth
         aria-label="Pictures on this device"
@@ -18,9 +17,6 @@ export function DeviceCard() {
           { value: 'quick', label: 'quick' },
         ]}
       />
-      <p className="quiet">
-        Quick ones are for a slow tablet: solids are coarser, flowers of the library are drawn from above.
-      </p>
-    </Card>
+    </div>
   )
 }
