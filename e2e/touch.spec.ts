@@ -32,11 +32,8 @@ for (const size of [
       await page.getByRole('button', { name: 'Done' }).tap()
       await page.getByRole('link', { name: /^Bags/ }).tap()
       await expect(figure(page, 'Bags')).toHaveText(/\d+ bags · \d+ change/)
-      await page
-        .getByRole('button', { name: /more on a coupler/ })
-        .first()
-        .tap()
-      await expect(page.getByRole('region', { name: 'The opened bag' })).toContainText('coupler')
+      await page.getByRole('listitem').getByRole('button').nth(1).tap()
+      await expect(page.getByRole('region', { name: 'The opened bag' })).toContainText('Bag 2')
       await request.delete(`/api/orders/${page.url().split('/')[4]}`)
     })
 
