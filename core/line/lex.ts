@@ -88,6 +88,6 @@ function known(text: string, vocabulary: Vocabulary): { stem: string; corrected:
     joining.has(text.toLowerCase()) ||
     stem in numberWords ||
     !/^\p{L}/u.test(text)
-  const meant = sure ? null : vocabulary.corrected(stem)
+  const meant = sure ? null : vocabulary.corrected(stem, text.length)
   return { stem: meant ?? stem, corrected: meant !== null }
 }

@@ -55,6 +55,22 @@ describe('sixty orders as people write them', () => {
   })
 })
 
+describe('a word that is misspelt', () => {
+  it('is the one that was meant, shown as a guess; a short one, or one that is like nothing, is underlined', () => {
+    for (const [line, id] of [
+      ['12 cupcakes with dasies', 'daisy'],
+      ['12 cupcakes with helebores', 'hellebore'],
+      ['12 cupkaces with roses', 'rose'],
+    ] as const) {
+      const { pieces, chips, missed } = read(line)
+      expect(pieces[0]?.flowers[0]?.flowerId, line).toBe(id)
+      expect([chips.some((c) => c.guess), missed], line).toEqual([true, []])
+    }
+    expect(read('12 cupcakes with rsoe').missed).toHaveLength(1)
+    expect(read('12 cupcakes with ribbons').missed).toHaveLength(1)
+  })
+})
+
 describe('an order made of a line', () => {
   const counting = () => {
     let n = 0

@@ -23,8 +23,8 @@ export interface Vocabulary {
   phrases: ReadonlyMap<string, readonly { stems: readonly string[]; means: readonly Meaning[] }[]>
   stems: ReadonlySet<string>
   flowers: ReadonlyMap<string, Flower>
-  /** The word that was meant by one that is not known, or null. */
-  corrected(stem: string): string | null
+  /** The word that was meant by one that is not known and was written with so many letters, or null. */
+  corrected(stem: string, letters: number): string | null
 }
 
 /** A word as it is compared: in small letters, without marks and the ends of plurals. */
@@ -93,8 +93,8 @@ export function vocabularyOf(flowers: readonly Flower[]): Vocabulary {
     phrases,
     stems,
     flowers: byId,
-    corrected(stem) {
-      const most = offBy(stem.length)
+    corrected(stem, letters) {
+      const most = offBy(letters)
       let best: { word: string; off: number } | null = null
       for (const word of known) {
         if (word.length < 5 || Math.abs(word.length - stem.length) > most || word[0] !== stem[0]) continue
