@@ -50,7 +50,7 @@ test('orders of one day share their bowls', async ({ page }) => {
 test('fewer bags and tips are offered, taken and undone; the work stays in an order that can be piped', async ({
   page,
 }) => {
-  await page.goto('/orders/observatory/bags/better')
+  await page.goto('/orders/observatory/bags/fewer')
   await expect(figure(page, 'Bags')).toHaveText(/bags · \d+ change/)
   const before = await figure(page, 'Bags').textContent()
   const all = page.getByRole('button', { name: /^Take all \d+/ })

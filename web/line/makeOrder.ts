@@ -4,17 +4,23 @@ import { titleOf } from '#core/line/title'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { orderTransport } from '../data/orderEditor.tsx'
-import { createOrder, reloadOrders } from '../data/orders.ts'
+import { createOrder, deleteOrder, reloadOrders } from '../data/orders.ts'
 import { nextWeek } from '../parts/calendar.ts'
 import { placing } from '../workers/placing.ts'
 
 /** A new order with everything that a line asks for, stored. */
 export async function makeOrder(read: LineRead, workshop: Workshop): Promise<StoredOrder['order']> {
   const { order, version } = await createOrder(titleOf(read.pieces), read.day ?? nextWeek())
-  const made = await placing(workshop).withLine(order, read)
-  await orderTransport(order.id).save(made, version)
-  await reloadOrders()
-  return made
+  try {
+    const made = await placing(workshop).withLine(order, read)
+    await orderTransport(order.id).save(made, version)
+    await reloadOrders()
+    return made
+  } catch (error) {
+    // the line stays in its box; an empty order of that name would only be in the way
+    await deleteOrder(order.id)
+    throw error
+  }
 }
 
 /** What a line adds to an order, as a change to it as it is by then. */

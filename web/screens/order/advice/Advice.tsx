@@ -16,19 +16,23 @@ const words: Record<Said['severity'], string> = { stop: 'Stop', decide: 'Decide'
 
 /** All advice about an order in one place: decisions before notes, what is alike in one line with one button for all. */
 export function Advice() {
-  const { order, plan } = useOrderEditor()
+  const { order, plan, workshop } = useOrderEditor()
+  const { offer } = useFewer(order, workshop)
   if (!plan) return <Loading what="the plan" />
   const { decide, notes, waved } = sortAdvice(plan.advice, order.wavedOff)
+  const best = offer?.choices[0]
+  const saved = best ? offer.before.minutes - best.after.minutes : 0
+  const saves = saved >= DECIDE_MINUTES
   return (
-    <div style={{ display: 'grid', gap: 14 }}>
+    <div className={css.page}>
       <Card title="To decide">
         <ul className={css.list}>
-          <Saving />
+          {saves && <Saving minutes={saved} />}
           {decide.map((group) => (
             <Group key={group.key} group={group} />
           ))}
         </ul>
-        {decide.length === 0 && <p>Nothing stands in the way.</p>}
+        {decide.length === 0 && !saves && <p>Nothing stands in the way.</p>}
       </Card>
       {notes.length > 0 && (
         <Card title="Good to know">
@@ -101,12 +105,8 @@ function Group({ group }: { group: AdviceGroup }) {
 }
 
 /** An hour saved is a decision: found by looking whether layers could share openings and bowls. */
-function Saving() {
-  const { order, workshop } = useOrderEditor()
-  const { offer } = useFewer(order, workshop)
-  const best = offer?.choices[0]
-  const saved = best ? offer.before.minutes - best.after.minutes : 0
-  if (saved < DECIDE_MINUTES) return null
+function Saving({ minutes }: { minutes: number }) {
+  const { order } = useOrderEditor()
   return (
     <li className={css.group} data-severity="decide">
       <span className={css.mark}>
@@ -114,11 +114,11 @@ function Saving() {
         Decide
       </span>
       <span className={css.says}>
-        {formatMinutes(saved)} fewer in hand, if layers are piped through openings and at stiffnesses that
+        {formatMinutes(minutes)} fewer in hand, if layers are piped through openings and at stiffnesses that
         others use already.
       </span>
       <span className={css.acts}>
-        <Button component={Link} to={`/orders/${order.id}/bags/better`}>
+        <Button component={Link} to={`/orders/${order.id}/bags/fewer`}>
           See how
         </Button>
       </span>

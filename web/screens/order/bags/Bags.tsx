@@ -22,6 +22,8 @@ import { OPENING_SCALE } from './scale.ts'
 const parts = [
   ['', 'Fill'],
   ['/pipe', 'Pipe'],
+  ['/fewer', 'Fewer'],
+  ['/otherwise', 'Otherwise'],
   ['/better', 'Better'],
   ['/figures', 'Figures'],
 ] as const
@@ -47,10 +49,9 @@ export function Bags() {
       />
       <FirstToDecide at="bags" />
       {part === 'better' ? (
-        <div className={css.page}>
-          <Fewer />
-          <BagSearch plan={plan} />
-        </div>
+        <BagSearch plan={plan} />
+      ) : part === 'fewer' || part === 'otherwise' ? (
+        <Fewer ways={part} />
       ) : (
         <WithBag part={part} plan={plan} />
       )}

@@ -14,8 +14,11 @@ import css from './Fewer.module.css'
 import { FewerMoves } from './FewerMoves.tsx'
 import { OtherWays } from './OtherWays.tsx'
 
-/** Fewer bags, tips and bowls by piping layers through openings and at stiffnesses that others use already. */
-export function Fewer() {
+/**
+ * Fewer bags, tips and bowls by piping layers through openings and at stiffnesses that others use already; or otherwise: in
+ * batches of squares, what nobody sees in one icing, what would be worth buying.
+ */
+export function Fewer({ ways }: { ways: 'fewer' | 'otherwise' }) {
   const { order, workshop, edit } = useOrderEditor()
   const weight = useWeight()
   const { offer, error } = useFewer(order, workshop)
@@ -33,7 +36,15 @@ export function Fewer() {
         <p className="quiet">A few seconds for a large order; go on meanwhile.</p>
       </Card>
     )
-  const others = <OtherWays {...offer} />
+  if (ways === 'otherwise')
+    return (
+      <Card title="Otherwise" aside="batches of squares, what nobody sees, what is worth buying">
+        {offer.batches.length === 0 && !offer.hidden && offer.buys.length === 0 && (
+          <p className="quiet">Nothing of that would save anything here.</p>
+        )}
+        <OtherWays {...offer} />
+      </Card>
+    )
   const chosen = offer.choices.find((c) => c.id === chosenId) ?? offer.choices[0]
   if (!chosen)
     return (
@@ -41,7 +52,6 @@ export function Fewer() {
         <p className="quiet">
           No layer could share an opening or a bowl with another and still look as its recipe says.
         </p>
-        {others}
       </Card>
     )
   const saved = offer.before.minutes - chosen.after.minutes
@@ -92,7 +102,6 @@ export function Fewer() {
         A portion is a colour mixed to one stiffness. Each saves on top of those above it. Undo brings
         everything back; a tip or stiffness chosen here stays until you choose another.
       </p>
-      {others}
     </Card>
   )
 
