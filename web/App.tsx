@@ -1,5 +1,4 @@
 import { MantineProvider } from '@mantine/core'
-import { ModalsProvider } from '@mantine/modals'
 import { Notifications } from '@mantine/notifications'
 import { useEffect } from 'react'
 import { RouterProvider } from 'react-router'
@@ -29,10 +28,8 @@ function Themed() {
       cssVariablesResolver={roomVariables}
       forceColorScheme={settings?.theme ?? 'light'}
     >
-      <ModalsProvider>
-        <Notifications position="bottom-center" />
-        <RouterProvider router={router} />
-      </ModalsProvider>
+      <Notifications position="bottom-center" />
+      <RouterProvider router={router} />
     </MantineProvider>
   )
 }

@@ -1,6 +1,6 @@
 import '@fontsource-variable/bricolage-grotesque'
 import '@fontsource-variable/hanken-grotesk'
-import '@mantine/core/styles.css'
+import './theme/mantine.ts'
 import '@mantine/dates/styles.css'
 import '@mantine/notifications/styles.css'
 import './theme/global.css'

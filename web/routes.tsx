@@ -2,6 +2,7 @@ import { Navigate, type RouteObject } from 'react-router'
 import { Shell } from './parts/Shell.tsx'
 import { Loading } from './parts/states.tsx'
 import { Lost } from './screens/Lost.tsx'
+import { Orders } from './screens/orders/Orders.tsx'
 
 /** Every address. Screens are loaded when they are first opened. */
 export const routes: RouteObject[] = [
@@ -11,10 +12,8 @@ export const routes: RouteObject[] = [
     HydrateFallback: () => <Loading what="Kanten" />,
     children: [
       { index: true, element: <Navigate to="/orders" replace /> },
-      {
-        path: 'orders',
-        lazy: async () => ({ Component: (await import('./screens/orders/Orders.tsx')).Orders }),
-      },
+      // where most visits begin: it comes with the frame
+      { path: 'orders', Component: Orders },
       {
         path: 'orders/:orderId',
         lazy: async () => ({ Component: (await import('./screens/order/OrderFrame.tsx')).OrderFrame }),

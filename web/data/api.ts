@@ -1,4 +1,4 @@
-import { type Problem, problemSchema } from '#contract/problem'
+import type { Problem } from '#contract/problem'
 import { askForPassphrase } from './session.ts'
 
 /** An answer that was not the one wanted; the problem document says why and where. */
@@ -67,8 +67,14 @@ export async function answerOf(
 }
 
 async function readProblem(response: Response): Promise<Problem> {
-  const parsed = problemSchema.safeParse(await response.json().catch(() => null))
-  if (parsed.success) return parsed.data
+  const said: unknown = await response.json().catch(() => null)
+  // seldom needed, and the schemas weigh more than all the rest of a first visit
+  const schema = await import('#contract/problem').then(
+    (m) => m.problemSchema,
+    () => null,
+  )
+  const parsed = schema?.safeParse(said)
+  if (parsed?.success) return parsed.data
   return {
     type: 'about:blank',
     code: 'failed',

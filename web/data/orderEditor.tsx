@@ -14,10 +14,10 @@ import type { Plan, Remedy } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { applyRemedy } from '#core/plan/remedies'
 import { usePlan } from '../workers/planner.ts'
-import { api } from './api.ts'
-import { DocumentSync, type SaveState, type Transport } from './documentSync.ts'
+import { DocumentSync, type SaveState } from './documentSync.ts'
 import { findDraft } from './drafts.ts'
 import type { History } from './history.ts'
+import { orderDraftName, orderTransport } from './orderTransport.ts'
 import { type DocumentEditor, useDocument } from './useDocument.ts'
 
 /** The order on screen: itself, its plan, and the ways to change it. */
@@ -42,19 +42,6 @@ export interface OrderBase extends Pick<OrderEditor, 'workshop' | 'edit'> {
   colours: Order['colours']
 }
 const BaseContext = createContext<OrderBase | null>(null)
-
-/** How an order is stored. */
-export function orderTransport(id: string): Transport<Order> {
-  return {
-    save: (order, version) => api(`/orders/${id}`, { method: 'PUT', body: order, version }),
-    read: async () => {
-      const { order, version } = await api<StoredOrder>(`/orders/${id}`)
-      return { document: order, version }
-    },
-  }
-}
-
-export const orderDraftName = (id: string) => `order/${id}`
 
 const readOrder = (document: unknown): Order | null => {
   const parsed = orderSchema.safeParse(document)

@@ -11,6 +11,7 @@ import {
   closeDocument,
   editDocument,
   editsGeneration,
+  fetchWorkshop,
   flushEdits,
   subscribeEdits,
   takeIn,
@@ -20,7 +21,7 @@ import {
 
 /** The bakery's workshop: what it owns and knows, with what has been changed here a moment ago. */
 export function useWorkshop() {
-  const { data, error, isLoading } = useSWR<StoredWorkshop, Error>(WORKSHOP_KEY, api)
+  const { data, error, isLoading } = useSWR<StoredWorkshop, Error>(WORKSHOP_KEY, fetchWorkshop)
   const generation = useSyncExternalStore(subscribeEdits, editsGeneration)
   useEffect(() => {
     if (data) takeIn(data)

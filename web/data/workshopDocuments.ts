@@ -1,10 +1,9 @@
 import type { StoredWorkshop } from '#contract/workshop'
 import type { Dye } from '#core/model/dye'
-import { dyeSchema } from '#core/model/dye'
-import { type Flower, flowerSchema } from '#core/model/flower'
-import { type IcingKind, icingKindSchema } from '#core/model/icing'
-import { type OwnedTip, ownedTipSchema } from '#core/model/tip'
-import { type BagStock, bagStockSchema, type Settings, settingsSchema } from '#core/model/workshop'
+import type { Flower } from '#core/model/flower'
+import type { IcingKind } from '#core/model/icing'
+import type { OwnedTip } from '#core/model/tip'
+import type { BagStock, Settings } from '#core/model/workshop'
 
 /** What of the workshop is edited whole and saved by itself, one document each. */
 export interface WorkshopDocuments {
@@ -32,7 +31,6 @@ interface Definition<T> {
   told(document: T): T
   /** With what the server has worked out for it. */
   withLearnt(document: T, stored: StoredWorkshop): T
-  read(document: unknown): T | null
 }
 
 type ListKey = 'tips' | 'bags' | 'flowers' | 'icings' | 'dyes'
@@ -41,7 +39,6 @@ type Item<K extends ListKey> = StoredWorkshop['workshop'][K][number]
 function listed<K extends ListKey, T extends Item<K> & { id: string }>(
   list: K,
   what: string,
-  schema: { safeParse(value: unknown): { success: boolean; data?: unknown } },
   more: Partial<Definition<T>> = {},
 ): Definition<T> {
   const items = (stored: StoredWorkshop) => stored.workshop[list] as unknown as T[]
@@ -61,10 +58,6 @@ function listed<K extends ListKey, T extends Item<K> & { id: string }>(
     }),
     told: (document) => document,
     withLearnt: (document) => document,
-    read: (document) => {
-      const parsed = schema.safeParse(document)
-      return parsed.success ? (parsed.data as T) : null
-    },
     ...more,
   }
 }
@@ -72,19 +65,19 @@ function listed<K extends ListKey, T extends Item<K> & { id: string }>(
 const untaught = { log: 0, sd: 0, mixes: 0 }
 
 export const workshopDocuments: { [K in DocumentKind]: Definition<WorkshopDocuments[K]> } = {
-  flower: listed<'flowers', Flower>('flowers', 'this flower', flowerSchema, {
+  flower: listed<'flowers', Flower>('flowers', 'this flower', {
     withLearnt: (flower, { calibrations, taught }) => {
       const weight = calibrations[flower.id]
       const taughtPace = { ...flower, pace: taught.pace[flower.id] ?? flower.pace }
       return weight ? { ...taughtPace, calibration: weight.factor, spread: weight.spread } : taughtPace
     },
   }),
-  icing: listed<'icings', IcingKind>('icings', 'this icing kind', icingKindSchema),
-  tip: listed<'tips', OwnedTip>('tips', 'this tip', ownedTipSchema, {
+  icing: listed<'icings', IcingKind>('icings', 'this icing kind'),
+  tip: listed<'tips', OwnedTip>('tips', 'this tip', {
     body: ({ owned, stamp }) => ({ owned, stamp }),
   }),
-  bag: listed<'bags', BagStock>('bags', 'this size of bag', bagStockSchema),
-  dye: listed<'dyes', Dye>('dyes', 'this dye', dyeSchema, {
+  bag: listed<'bags', BagStock>('bags', 'this size of bag'),
+  dye: listed<'dyes', Dye>('dyes', 'this dye', {
     told: (dye) => ({ ...dye, learnt: untaught }),
     withLearnt: (dye, { workshop }) => {
       const known = workshop.dyes.find((d) => d.id === dye.id)
@@ -104,9 +97,5 @@ export const workshopDocuments: { [K in DocumentKind]: Definition<WorkshopDocume
     }),
     told: (settings) => settings,
     withLearnt: (settings) => settings,
-    read: (document) => {
-      const parsed = settingsSchema.safeParse(document)
-      return parsed.success ? parsed.data : null
-    },
   },
 }

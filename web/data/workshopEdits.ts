@@ -2,6 +2,7 @@ import { mutate } from 'swr'
 import type { StoredWorkshop } from '#contract/workshop'
 import { api } from './api.ts'
 import { type Conflict, DocumentSync, type SaveState } from './documentSync.ts'
+import type { DraftReaders } from './draftReaders.ts'
 import { draftNames, findDraft } from './drafts.ts'
 import { type DocumentKind, type WorkshopDocuments, workshopDocuments } from './workshopDocuments.ts'
 
@@ -33,6 +34,20 @@ export const subscribeEdits = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener)
 }
 export const editsGeneration = (): number => generation
+
+/** What reads drafts; not there in a browser that has kept none of the workshop. */
+let readers: DraftReaders | null = null
+
+/**
+ * The workshop as the server has it, and with it what reads the drafts that an earlier visit left: they weigh much and
+ * are seldom needed. A draft that another page leaves later is still that page's to send.
+ */
+export async function fetchWorkshop(): Promise<StoredWorkshop> {
+  const stored = api<StoredWorkshop>(WORKSHOP_KEY)
+  const left = [...draftNames()].some((name) => isKind(name.split('/')[0] ?? ''))
+  if (left && !readers) readers = (await import('./draftReaders.ts')).draftReaders
+  return stored
+}
 
 /** Takes in the workshop as the server has it: documents that nobody is changing here follow it. */
 export function takeIn(stored: StoredWorkshop): void {
@@ -93,7 +108,7 @@ export function documentSync<K extends DocumentKind>(
   const sync = new DocumentSync<WorkshopDocuments[K]>({
     name,
     stored: { document: definition.told(document), version: definition.version(stored, id) },
-    draft: findDraft(name, definition.read),
+    draft: readers && findDraft(name, readers[kind]),
     transport: {
       save: (changed, version) =>
         api(definition.path(id), { method: 'PUT', body: definition.body(changed), version }),

@@ -1,10 +1,15 @@
 import { Button, Textarea } from '@mantine/core'
 import { useRef, useState } from 'react'
 import type { LineRead } from '#core/line/meant'
+import { later } from '../parts/later.tsx'
 import css from './LineBox.module.css'
 import { Marked } from './Marked.tsx'
-import { Understood } from './Understood.tsx'
 import { useReadLine } from './useReadLine.ts'
+
+const Understood = later(
+  async () => (await import('./Understood.tsx')).Understood,
+  () => true,
+)
 
 /**
  * An order in plain words: what is understood is marked in the text as it is typed and said beneath it, what is not is

@@ -25,7 +25,7 @@ const GROUPS: Record<Findable['kind'], string> = {
 }
 
 /** Goes to any order, flower, tip, dye or screen by a part of its name or by what it has. */
-export default function Palette({ opened, onClose }: { opened: boolean; onClose: () => void }) {
+export function Palette({ opened, onClose }: { opened: boolean; onClose: () => void }) {
   const { workshop } = useWorkshop()
   const { data } = useSWR<OrderList, Error>(opened ? ORDERS : null, api)
   const [text, setText] = useState('')

@@ -1,9 +1,16 @@
 import { NavLink, Outlet, useLocation, useNavigation } from 'react-router'
+import { usePassphraseNeeded } from '../data/session.ts'
 import { useWorkshop } from '../data/workshop.ts'
 import { Find } from '../palette/Find.tsx'
+import { later } from './later.tsx'
 import css from './Shell.module.css'
-import { SignIn } from './SignIn.tsx'
 import { WorkshopSaving } from './WorkshopSaving.tsx'
+
+// most bakeries ask for none
+const SignIn = later(
+  async () => (await import('./SignIn.tsx')).SignIn,
+  ({ opened }) => opened,
+)
 
 const places = [
   ['/orders', 'Orders'],
@@ -19,6 +26,7 @@ export function Shell() {
   const settings = workshop?.settings
   const opening = useNavigation().state !== 'idle'
   const { pathname } = useLocation()
+  const locked = usePassphraseNeeded()
   return (
     <>
       <a href="#main" className={css.skip}>
@@ -60,7 +68,7 @@ export function Shell() {
         )}
         <Outlet />
       </main>
-      <SignIn />
+      <SignIn opened={locked} />
     </>
   )
 }

@@ -2,11 +2,10 @@ import { Button, Modal, PasswordInput } from '@mantine/core'
 import { useState } from 'react'
 import { api } from '../data/api.ts'
 import { everythingAgain } from '../data/everything.ts'
-import { passphraseGiven, usePassphraseNeeded } from '../data/session.ts'
+import { passphraseGiven } from '../data/session.ts'
 
 /** Asks for the passphrase over whatever is on screen, which stays as it is; a cookie remembers it on this device. */
-export function SignIn() {
-  const needed = usePassphraseNeeded()
+export function SignIn({ opened }: { opened: boolean }) {
   const [phrase, setPhrase] = useState('')
   const [error, setError] = useState<string | null>(null)
   const [asking, setAsking] = useState(false)
@@ -26,7 +25,7 @@ export function SignIn() {
     }
   }
   return (
-    <Modal opened={needed} onClose={() => undefined} withCloseButton={false} title="The passphrase, please">
+    <Modal opened={opened} onClose={() => undefined} withCloseButton={false} title="The passphrase, please">
       <form onSubmit={say}>
         <PasswordInput
           label="Passphrase of this bakery"

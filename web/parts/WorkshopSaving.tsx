@@ -1,9 +1,13 @@
 import { useSyncExternalStore } from 'react'
 import { useWorkshop } from '../data/workshop.ts'
 import { editsGeneration, editsState, subscribeEdits } from '../data/workshopEdits.ts'
-import { ConflictDialog } from './ConflictDialog.tsx'
+import { later } from './later.tsx'
 import { SaveWord } from './SaveWord.tsx'
-import { namesIn } from './workshopNames.ts'
+
+const WorkshopConflict = later(
+  async () => (await import('./WorkshopConflict.tsx')).WorkshopConflict,
+  () => true,
+)
 
 /** Says in the bar how saving of the workshop stands while it is not simply saved, and asks when two have changed one thing. */
 export function WorkshopSaving() {
@@ -13,15 +17,7 @@ export function WorkshopSaving() {
   return (
     <>
       {state.kind !== 'saved' && <SaveWord save={state} />}
-      {entry && workshop && (
-        <ConflictDialog
-          key={entry.name}
-          what={entry.what}
-          conflict={entry.conflict}
-          nameOf={namesIn(workshop)}
-          settle={entry.settle}
-        />
-      )}
+      {entry && workshop && <WorkshopConflict entry={entry} workshop={workshop} />}
     </>
   )
 }

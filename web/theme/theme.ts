@@ -1,19 +1,15 @@
 import {
-  ActionIcon,
-  Button,
-  Checkbox,
-  ColorInput,
+  type ActionIconProps,
+  type ButtonProps,
+  type CheckboxProps,
+  type ColorInputProps,
   type CSSVariablesResolver,
   createTheme,
-  Input,
   type MantineColorsTuple,
-  Modal,
-  NumberInput,
-  SegmentedControl,
-  Select,
-  Switch,
-  Textarea,
-  TextInput,
+  type MantineTheme,
+  type ModalProps,
+  type SelectProps,
+  type SwitchProps,
 } from '@mantine/core'
 
 /** Ink: the one colour of actions, from paper to black. */
@@ -58,29 +54,37 @@ export const theme = createTheme({
   defaultRadius: 4,
   fontSizes: { xs: '0.78rem', sm: '0.875rem', md: '0.94rem', lg: '1.06rem', xl: '1.25rem' },
   cursorType: 'pointer',
+  // plain records, not the components' own `extend`: that would fetch each of them with the first screen
   components: {
-    Button: Button.extend({
-      defaultProps: { size: 'sm', variant: 'outline' },
+    Button: {
+      defaultProps: { size: 'sm', variant: 'outline' } satisfies ButtonProps,
       // solid ink is black in the light room and white in the dark one: its words are the card's colour in both
-      vars: (_, { variant }) => ({ root: variant === 'filled' ? { '--button-color': 'var(--card)' } : {} }),
-    }),
-    ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', size: 'lg' } }),
-    TextInput: TextInput.extend({ defaultProps: field }),
-    NumberInput: NumberInput.extend({ defaultProps: field }),
-    ColorInput: ColorInput.extend({
-      defaultProps: { ...field, eyeDropperButtonProps: { 'aria-label': 'Pick a colour from the screen' } },
-    }),
-    Select: Select.extend({ defaultProps: { ...field, allowDeselect: false } }),
-    Textarea: Textarea.extend({ defaultProps: field }),
-    Checkbox: Checkbox.extend({ defaultProps: { size: 'sm' } }),
-    Switch: Switch.extend({ defaultProps: { size: 'sm' } }),
-    Modal: Modal.extend({
-      defaultProps: { radius: 4, centered: true, overlayProps: { backgroundOpacity: 0.35 } },
-    }),
-    SegmentedControl: SegmentedControl.extend({
-      classNames: { root: 'segments', indicator: 'segmentChosen' },
-    }),
-    InputWrapper: Input.Wrapper.extend({ classNames: { label: 'fieldLabel' } }),
+      vars: (_: MantineTheme, { variant }: ButtonProps) => ({
+        root: variant === 'filled' ? { '--button-color': 'var(--card)' } : {},
+      }),
+    },
+    ActionIcon: { defaultProps: { variant: 'subtle', size: 'lg' } satisfies ActionIconProps },
+    TextInput: { defaultProps: field },
+    NumberInput: { defaultProps: field },
+    ColorInput: {
+      defaultProps: {
+        ...field,
+        eyeDropperButtonProps: { 'aria-label': 'Pick a colour from the screen' },
+      } satisfies ColorInputProps,
+    },
+    Select: { defaultProps: { ...field, allowDeselect: false } satisfies SelectProps },
+    Textarea: { defaultProps: field },
+    Checkbox: { defaultProps: { size: 'sm' } satisfies CheckboxProps },
+    Switch: { defaultProps: { size: 'sm' } satisfies SwitchProps },
+    Modal: {
+      defaultProps: {
+        radius: 4,
+        centered: true,
+        overlayProps: { backgroundOpacity: 0.35 },
+      } satisfies Partial<ModalProps>,
+    },
+    SegmentedControl: { classNames: { root: 'segments', indicator: 'segmentChosen' } },
+    InputWrapper: { classNames: { label: 'fieldLabel' } },
   },
 })
 

@@ -2,7 +2,6 @@ import { useNavigate } from 'react-router'
 import { deleteOrder } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
 import { LineBox } from '../../line/LineBox.tsx'
-import { makeOrder } from '../../line/makeOrder.ts'
 import { attempt, tell } from '../../parts/notify.tsx'
 
 /** A new order as it is written on the pad or comes in a message. */
@@ -16,7 +15,10 @@ export function OrderInWords() {
       example="30 cupcakes: 12 roses, 18 ranunculus with leaves; Saturday 11:00; no nuts; blush, moss"
       act="Make it"
       done={async (read) => {
-        const order = await attempt(() => makeOrder(read, workshop))
+        const order = await attempt(async () => {
+          const { makeOrder } = await import('../../line/makeOrder.ts')
+          return makeOrder(read, workshop)
+        })
         if (!order) return false
         tell(`“${order.title}” is made.`, () => {
           void attempt(() => deleteOrder(order.id)).then(() => navigate('/orders'))

@@ -1,6 +1,5 @@
-import { ActionIcon, Button, FileButton, Menu, SegmentedControl, TextInput } from '@mantine/core'
-import { IconDots } from '@tabler/icons-react'
-import { useState } from 'react'
+import { Button, FileButton, SegmentedControl, TextInput } from '@mantine/core'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
@@ -10,29 +9,32 @@ import { counted } from '#core/units'
 import { ApiError } from '../../data/api.ts'
 import { type ComingDays, useComingDays } from '../../data/comingDays.ts'
 import { draftNames } from '../../data/drafts.ts'
-import { orderDraftName } from '../../data/orderEditor.tsx'
-import {
-  deleteOrder,
-  duplicateOrder,
-  importOrder,
-  type OrdersShown,
-  reloadOrders,
-  useOrders,
-} from '../../data/orders.ts'
+import { importOrder, type OrdersShown, reloadOrders, useOrders } from '../../data/orders.ts'
+import { orderDraftName } from '../../data/orderTransport.ts'
 import { useWorkshop } from '../../data/workshop.ts'
 import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
 import { FlagMark } from '../../parts/FlagMark.tsx'
-import { ImportFaults } from '../../parts/ImportFaults.tsx'
-import { attempt, tell } from '../../parts/notify.tsx'
-import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
+import { later } from '../../parts/later.tsx'
+import { tell } from '../../parts/notify.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
 import { showNotes } from '../../parts/showNotes.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
-import { NewOrder } from './NewOrder.tsx'
+import { MoreButton } from './MoreButton.tsx'
 import { OrderInWords } from './OrderInWords.tsx'
 import css from './Orders.module.css'
+
+// its fields and the model behind them are fetched when somebody begins an order
+const OrderMenu = lazy(async () => ({ default: (await import('./OrderMenu.tsx')).OrderMenu }))
+const NewOrder = later(
+  async () => (await import('./NewOrder.tsx')).NewOrder,
+  ({ opened }) => opened,
+)
+const ImportFaults = later(
+  async () => (await import('../../parts/ImportFaults.tsx')).ImportFaults,
+  ({ refused }) => refused !== null,
+)
 
 /** Orders by due day: those to come, and on the other side of today those that are done. */
 export function Orders() {
@@ -216,13 +218,8 @@ function startsOf({ table, reply }: ComingDays): Map<string, Start> {
 
 function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start | undefined }) {
   const { order, unsaved, start } = props
-  const navigate = useNavigate()
   const { clock, weekMoment } = useCalendar()
-  const copy = () =>
-    attempt(async () => {
-      const made = await duplicateOrder(order.id)
-      navigate(`/orders/${made.order.id}/brief`, { state: { cameIn: true } })
-    })
+  const [menu, setMenu] = useState(false)
   return (
     <li className={css.row}>
       <span className={`${css.time} figure`}>{clock(order.collectAt)}</span>
@@ -248,24 +245,13 @@ function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start |
         <span className="figure">{order.pieces.toLocaleString('en-GB')}</span>{' '}
         {order.pieces === 1 ? 'piece' : 'pieces'}
       </span>
-      <Menu position="bottom-end">
-        <Menu.Target>
-          <ActionIcon aria-label={`More for ${order.title}`}>
-            <IconDots size={20} stroke={1.6} />
-          </ActionIcon>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={copy}>Duplicate</Menu.Item>
-          <Menu.Item component="a" href={`/api/orders/${order.id}/file`}>
-            Save as a file
-          </Menu.Item>
-          <Menu.Item
-            onClick={() => void removeWithUndo('orders', order.id, order.title, () => deleteOrder(order.id))}
-          >
-            Delete
-          </Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+      {menu ? (
+        <Suspense fallback={<MoreButton title={order.title} />}>
+          <OrderMenu order={order} />
+        </Suspense>
+      ) : (
+        <MoreButton title={order.title} onClick={() => setMenu(true)} />
+      )}
     </li>
   )
 }
