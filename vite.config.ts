@@ -8,8 +8,8 @@ import { mantineStyles } from './scripts/mantineStyles.ts'
 /** Brotli's quality: 11 makes files 3 % smaller and takes ten times as long. */
 const BROTLI_QUALITY = 9
 
-/** A shared file smaller than this is put together with another, bytes before compression. */
-const SMALL_FILE = 20_000
+/** Screens that must share something before it is fetched with the first of them. */
+const SHARED_BY = 8
 
 const api = `http://127.0.0.1:${process.env.PORT ?? 4310}`
 
@@ -53,7 +53,17 @@ export default defineConfig({
       ],
     }),
   ],
-  worker: { format: 'es' },
+  // one worker of several roles: what they share is fetched and kept once
+  worker: {
+    format: 'es',
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [{ name: 'model', minShareCount: 2 }],
+        },
+      },
+    },
+  },
   server: { port: 4311, proxy: { '/api': api } },
   optimizeDeps: { include: ['comlink', 'apexcharts', 'react-apexcharts'] },
   build: {
@@ -63,8 +73,6 @@ export default defineConfig({
     chunkSizeWarningLimit: 800,
     rolldownOptions: {
       output: {
-        // not the names of all that share it
-        chunkFileNames: ({ name }) => `assets/${name.startsWith('shared~') ? 'shared' : '[name]'}-[hash].js`,
         codeSplitting: {
           groups: [
             // what changes seldom stays in a browser over many versions of Kanten
@@ -75,8 +83,13 @@ export default defineConfig({
             },
             // the frame and the first screen in one file: many small ones wait for each other
             { name: 'frame', tags: ['$initial'], priority: 2 },
-            // what several screens share, in files of a size worth asking for
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: SMALL_FILE },
+            // what several screens share: the model that they all stand on, and the parts that they are made of
+            { name: 'model', test: /[\\/](core|contract)[\\/]/, minShareCount: SHARED_BY },
+            {
+              name: 'parts',
+              test: /[\\/](web|@mantine|@floating-ui|@dnd-kit)[\\/]/,
+              minShareCount: SHARED_BY,
+            },
           ],
         },
       },

@@ -1,5 +1,6 @@
 import { backupEndpoints } from './backup.ts'
 import { benchEndpoints } from './bench.ts'
+import { comingEndpoints } from './coming.ts'
 import { deletedEndpoints } from './deleted.ts'
 import { dyeEndpoints } from './dyes.ts'
 import type { Endpoint } from './endpoint.ts'
@@ -17,6 +18,7 @@ export const allEndpoints: readonly Endpoint[] = [
   healthEndpoints,
   sessionEndpoints,
   orderEndpoints,
+  comingEndpoints,
   benchEndpoints,
   printEndpoints,
   logEndpoints,

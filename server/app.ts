@@ -18,6 +18,7 @@ import { notFound, problemHandler } from './http/problems.ts'
 import { sessions } from './http/session.ts'
 import { backupRoutes } from './resources/backup.ts'
 import { benchRoutes } from './resources/bench.ts'
+import { comingRoutes } from './resources/coming.ts'
 import { deletedRoutes } from './resources/deleted.ts'
 import { dyeRoutes } from './resources/dyes.ts'
 import { flowerRoutes } from './resources/flowers.ts'
@@ -110,6 +111,7 @@ function api(context: AppContext, passphrase: string | null): express.Router {
   })
   router.use(
     orderRoutes(context),
+    comingRoutes(context),
     benchRoutes(context),
     printRoutes(context),
     logRoutes(context),

@@ -4,6 +4,7 @@ import type { TableName } from '../exports/tables.ts'
 import { invalid, ProblemError } from '../http/problems.ts'
 import type { PrintAsk } from '../prints/prints.ts'
 import { threadFile } from '../threadFile.ts'
+import type { ComingTask } from './coming.ts'
 import type { PlanAnswer, PlanTask } from './worker.ts'
 
 type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
@@ -20,6 +21,8 @@ export interface PlanPool {
   frozen(about: About): Promise<Uint8Array>
   /** Something printed as PDF, and what to know about it. @throws as `plan` does. */
   print(about: About & { print: PrintAsk }): Promise<{ bytes: Uint8Array; notes: string[] }>
+  /** When several orders have to be begun, as JSON. @throws ProblemError when too many plans are being made. */
+  coming(about: Omit<ComingTask, 'begun' | 'limits'>): Promise<Uint8Array>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
@@ -38,7 +41,7 @@ const MOST_WAITING = 24
 const WORKING = Math.max(1, availableParallelism() - 1)
 
 export function planPool(): PlanPool {
-  const pool = new Piscina<PlanTask, PlanAnswer>({
+  const pool = new Piscina<PlanTask | ComingTask, PlanAnswer>({
     ...threadFile(new URL('worker.ts', import.meta.url)),
     maxThreads: WORKING,
     minThreads: WORKING,
@@ -51,7 +54,9 @@ export function planPool(): PlanPool {
     return loaded
   }
 
-  async function answer(about: Omit<PlanTask, 'begun' | 'limits'>) {
+  async function answer(
+    work: { plan: Omit<PlanTask, 'begun' | 'limits'> } | { coming: Omit<ComingTask, 'begun' | 'limits'> },
+  ) {
     await ready()
     if (pool.queueSize >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
@@ -60,9 +65,13 @@ export function planPool(): PlanPool {
       setTimeout(() => Atomics.load(new Int32Array(begun), 0) === 0 && ending.abort(), WAIT_MS),
       setTimeout(() => ending.abort(), LOST_MS),
     ]
-    const task = { ...about, begun, limits: { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS } }
+    const limits = { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS }
     try {
-      const answer = await pool.run(task, { signal: ending.signal })
+      const { signal } = ending
+      const answer =
+        'plan' in work
+          ? await pool.run({ ...work.plan, begun, limits }, { signal })
+          : await pool.run({ ...work.coming, begun, limits }, { signal, name: 'coming' })
       if ('bytes' in answer) return answer
       if ('faults' in answer) throw invalid(answer.faults)
       if ('tooManyPages' in answer) throw tooMuch(`It would be ${answer.tooManyPages} pages.`)
@@ -76,7 +85,7 @@ export function planPool(): PlanPool {
     }
   }
 
-  const run = async (about: Omit<PlanTask, 'begun' | 'limits'>) => (await answer(about)).bytes
+  const run = async (about: Omit<PlanTask, 'begun' | 'limits'>) => (await answer({ plan: about })).bytes
 
   return {
     plan: (about) => run({ ...about, table: null }),
@@ -84,9 +93,10 @@ export function planPool(): PlanPool {
     calendar: (about) => run({ ...about, table: 'calendar' }),
     frozen: (about) => run({ ...about, table: 'frozen' }),
     print: async (about) => {
-      const { bytes, notes = [] } = await answer({ ...about, table: null })
+      const { bytes, notes = [] } = await answer({ plan: { ...about, table: null } })
       return { bytes, notes }
     },
+    coming: async (about) => (await answer({ coming: about })).bytes,
     ready,
     close: () => pool.destroy(),
   }

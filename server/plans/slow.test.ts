@@ -12,6 +12,7 @@ const slowPlans: PlanPool = {
   calendar: () => slowly('BEGIN:VCALENDAR'),
   frozen: () => slowly('{}'),
   print: async () => ({ bytes: await slowly('%PDF'), notes: [] }),
+  coming: () => slowly('{"starts":[]}'),
   ready: async () => {},
   close: async () => {},
 }

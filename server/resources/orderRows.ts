@@ -31,6 +31,16 @@ export async function findText(em: EntityManager, id: string) {
   return { ...rest, checked: stamp === orderStamp }
 }
 
+/** The documents of the orders that are due from one day on and before another, the first of them first. */
+export async function findTexts(em: EntityManager, from: string, before: string, most: number) {
+  const rows = await em.execute<{ stamp: string; document: string }[]>(
+    `select schema_stamp as stamp, document::text as document from orders
+     where deleted_at is null and collect_at >= ? and collect_at < ? order by collect_at, id limit ?`,
+    [from, before, most],
+  )
+  return rows.map(({ stamp, document }) => ({ document, checked: stamp === orderStamp }))
+}
+
 /** The order that a row stores. @throws ProblemError that names the field when this program cannot read it. */
 export function toOrder(row: Pick<OrderRow, 'id' | 'document' | 'schemaStamp'>): Order {
   if (row.schemaStamp === orderStamp) return row.document

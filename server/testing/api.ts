@@ -47,6 +47,7 @@ const sharedPlans: PlanPool = {
   calendar: (about) => pool().calendar(about),
   frozen: (about) => pool().frozen(about),
   print: (about) => pool().print(about),
+  coming: (about) => pool().coming(about),
   ready: () => pool().ready(),
   close: async () => {},
 }

@@ -3,15 +3,12 @@ import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { AHEAD_DAYS, MOST_TOGETHER } from '#core/timeline/starts'
 import { today } from '../parts/calendar.ts'
 import { dayAfter } from '../parts/time.ts'
 import { type Days, useDays } from '../workers/days.ts'
 import { api } from './api.ts'
 import { useOrders } from './orders.ts'
-
-/** Orders due within so many days are placed in time together, and never more of them than so many. */
-const AHEAD_DAYS = 15
-const MOST_TOGETHER = 24
 
 /** The orders of the coming days on one bench. */
 export interface ComingDays extends Days {

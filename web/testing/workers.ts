@@ -1,21 +1,20 @@
-/** What each worker's module has offered, by the name of its file. */
+/** What each worker has offered, by its role. */
 const offered = new Map<string, Record<string, (...args: unknown[]) => unknown>>()
 let latest: Record<string, (...args: unknown[]) => unknown> | null = null
 
 const modules: Record<string, () => Promise<unknown>> = {
-  'planner.worker.ts': () => import('../workers/planner.worker.ts'),
-  'colour.worker.ts': () => import('../workers/colour.worker.ts'),
-  'bags.worker.ts': () => import('../workers/bags.worker.ts'),
-  'days.worker.ts': () => import('../workers/days.worker.ts'),
-  'lighter.worker.ts': () => import('../workers/lighter.worker.ts'),
-  'solid.worker.ts': () => import('../workers/solid.worker.ts'),
+  planner: () => import('../workers/planner.worker.ts'),
+  colour: () => import('../workers/colour.worker.ts'),
+  bags: () => import('../workers/bags.worker.ts'),
+  days: () => import('../workers/days.worker.ts'),
+  lighter: () => import('../workers/lighter.worker.ts'),
+  solid: () => import('../workers/solid.worker.ts'),
 }
 
 /** A worker without a thread: its module runs here, every call still comes back later. */
 export class HereWorker {
   readonly remote: unknown
-  constructor(url: URL) {
-    const name = url.pathname.split('/').at(-1)!
+  constructor(_: URL, { name }: { name: string }) {
     const ready = (async () => {
       if (!offered.has(name)) {
         await modules[name]!()

@@ -6,13 +6,12 @@ import type { BagSearch } from '#core/plan/bagOffers'
 import type { FewerOffer } from '#core/plan/fewer/offer'
 import type { OtherWays } from '#core/plan/fewer/otherWays'
 import type { Searcher } from './bags.worker.ts'
+import { hire } from './hire.ts'
 
 let remote: Comlink.Remote<Searcher> | null = null
 
 function searcher(): Comlink.Remote<Searcher> {
-  remote ??= Comlink.wrap<Searcher>(
-    new Worker(new URL('./bags.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Searcher>('bags')
   return remote
 }
 

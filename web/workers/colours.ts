@@ -1,4 +1,4 @@
-import * as Comlink from 'comlink'
+import type * as Comlink from 'comlink'
 import useSWR from 'swr'
 import type { BowlAnswer, BowlTask } from '#core/colour/bowl'
 import type { Dye } from '#core/model/dye'
@@ -7,14 +7,13 @@ import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { School } from '#core/plan/schools'
 import type { Bench, Ladder, Look } from './colour.worker.ts'
+import { hire } from './hire.ts'
 
 let remote: Comlink.Remote<Bench> | null = null
 
 /** The colour bench in its worker. */
 export function colourBench(): Comlink.Remote<Bench> {
-  remote ??= Comlink.wrap<Bench>(
-    new Worker(new URL('./colour.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Bench>('colour')
   return remote
 }
 

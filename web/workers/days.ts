@@ -1,4 +1,4 @@
-import * as Comlink from 'comlink'
+import type * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import type { Workshop } from '#core/model/workshop'
 import { minuteOf } from '#core/timeline/clock'
@@ -7,15 +7,14 @@ import type { DayRemedy } from '#core/timeline/remedies'
 import type { Timetable } from '#core/timeline/timetable'
 import { localMoment } from '../parts/time.ts'
 import type { DaysPlanner, DaysReply, MaybePlanned } from './days.worker.ts'
+import { hire } from './hire.ts'
 import { useLatest } from './useLatest.ts'
 
 let remote: Comlink.Remote<DaysPlanner> | null = null
 let sent: Workshop | null = null
 
 function planner(workshop: Workshop): Comlink.Remote<DaysPlanner> {
-  remote ??= Comlink.wrap<DaysPlanner>(
-    new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<DaysPlanner>('days')
   if (sent !== workshop) {
     sent = workshop
     void remote.setWorkshop(workshop)

@@ -5,15 +5,14 @@ import type { LighterOffer, LighterVersion } from '#core/lighter/offer'
 import type { OneTipLess } from '#core/lighter/oneTip'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
+import { hire } from './hire.ts'
 import type { Lightener } from './lighter.worker.ts'
 import { useLatest } from './useLatest.ts'
 
 let remote: Comlink.Remote<Lightener> | null = null
 
 function lightener(): Comlink.Remote<Lightener> {
-  remote ??= Comlink.wrap<Lightener>(
-    new Worker(new URL('./lighter.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Lightener>('lighter')
   return remote
 }
 

@@ -1,8 +1,9 @@
-import * as Comlink from 'comlink'
+import type * as Comlink from 'comlink'
 import useSWR from 'swr'
 import type { Order, Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { PlacedKind } from '#core/placing/placedKinds'
+import { hire } from './hire.ts'
 import type { Placing } from './placing.worker.ts'
 
 let remote: Comlink.Remote<Placing> | null = null
@@ -11,9 +12,7 @@ let generation = 0
 
 /** The worker that places and judges, with this workshop loaded. */
 export function placing(workshop: Workshop): Comlink.Remote<Placing> {
-  remote ??= Comlink.wrap<Placing>(
-    new Worker(new URL('./placing.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Placing>('placing')
   if (sent !== workshop) {
     sent = workshop
     generation += 1

@@ -1,4 +1,4 @@
-import * as Comlink from 'comlink'
+import type * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import useSWR from 'swr'
 import type { Fitting } from '#core/flowers/resolve'
@@ -7,6 +7,7 @@ import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { Chances } from '#core/plan/chances'
 import type { Effect, Taught } from '#core/plan/effects'
+import { hire } from './hire.ts'
 import type { Picture, Planned, Planner } from './planner.worker.ts'
 import { useLatest } from './useLatest.ts'
 
@@ -16,9 +17,7 @@ let generation = 0
 
 /** The planner, with this workshop loaded. Messages to a worker arrive in order, so nothing needs to be awaited. */
 function planner(workshop: Workshop): Comlink.Remote<Planner> {
-  remote ??= Comlink.wrap<Planner>(
-    new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Planner>('planner')
   if (sent !== workshop) {
     sent = workshop
     generation += 1

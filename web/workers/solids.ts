@@ -1,18 +1,17 @@
-import * as Comlink from 'comlink'
+import type * as Comlink from 'comlink'
 import { useEffect, useState } from 'react'
 import type { Show } from '#core/demonstration/show'
 import type { ResolvedLayer } from '#core/flowers/layers'
 import type { BorderRun } from '#core/flowers/run'
 import type { FaultId } from '#core/wrong/faults'
 import { quickPictures } from '../parts/pictures.ts'
+import { hire } from './hire.ts'
 import type { Modeller, Solid } from './solid.worker.ts'
 
 let remote: Comlink.Remote<Modeller> | null = null
 
 function modeller(): Comlink.Remote<Modeller> {
-  remote ??= Comlink.wrap<Modeller>(
-    new Worker(new URL('./solid.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  remote ??= hire<Modeller>('solid')
   return remote
 }
 

@@ -5,7 +5,7 @@ import { newOrderSchema } from '#contract/orders'
 import { DAY_MINUTES, dayOf, minuteOf, momentOf } from '#core/timeline/clock'
 import { loadByDay } from '#core/timeline/load'
 import { formatMinutes } from '#core/units'
-import type { ComingDays } from '../../data/comingDays.ts'
+import { useComingDays } from '../../data/comingDays.ts'
 import { createOrder, orderLike, useOrders } from '../../data/orders.ts'
 import { useWorkshop } from '../../data/workshop.ts'
 import { nextWeek, today, useCalendar } from '../../parts/calendar.ts'
@@ -13,7 +13,7 @@ import { MomentField } from '../../parts/MomentField.tsx'
 import { attempt } from '../../parts/notify.tsx'
 
 /** Name and day of a new order; everything else is asked where it is needed. */
-export function NewOrder(props: { opened: boolean; close: () => void; coming: ComingDays }) {
+export function NewOrder(props: { opened: boolean; close: () => void }) {
   const [title, setTitle] = useState('')
   const [collectAt, setCollectAt] = useState(nextWeek)
   const [like, setLike] = useState<string | null>(null)
@@ -74,7 +74,7 @@ export function NewOrder(props: { opened: boolean; close: () => void; coming: Co
           }))}
         />
         <p className="quiet" style={{ marginTop: 8 }}>
-          <DaysBefore collectAt={collectAt} coming={props.coming} />
+          {props.opened && <DaysBefore collectAt={collectAt} />}
         </p>
         <Group justify="flex-end" mt="md">
           <Button onClick={props.close}>Cancel</Button>
@@ -88,8 +88,9 @@ export function NewOrder(props: { opened: boolean; close: () => void; coming: Co
 }
 
 /** How full the day of a new order is, and the one before it. */
-function DaysBefore({ collectAt, coming }: { collectAt: string; coming: ComingDays }) {
+function DaysBefore({ collectAt }: { collectAt: string }) {
   const { workshop } = useWorkshop()
+  const coming = useComingDays(workshop)
   const { dayName } = useCalendar()
   if (!workshop || !coming.table) return null
   const due = dayOf(minuteOf(collectAt))

@@ -4,13 +4,13 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
 import type { Settings } from '#core/model/workshop'
-import { momentOf } from '#core/timeline/clock'
+import type { OrderStart } from '#core/timeline/starts'
 import { counted } from '#core/units'
 import { ApiError } from '../../data/api.ts'
-import { type ComingDays, useComingDays } from '../../data/comingDays.ts'
 import { draftNames } from '../../data/drafts.ts'
 import { importOrder, type OrdersShown, reloadOrders, useOrders } from '../../data/orders.ts'
 import { orderDraftName } from '../../data/orderTransport.ts'
+import { useStarts } from '../../data/starts.ts'
 import { useWorkshop } from '../../data/workshop.ts'
 import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
@@ -46,7 +46,10 @@ export function Orders() {
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
   const { dayHeading } = useCalendar()
   const { workshop } = useWorkshop()
-  const coming = useComingDays(workshop)
+  // what is found by a word is as it was before
+  const starts = useStarts(
+    orders && shown === 'coming' && !search ? orders.map((o) => `${o.id} ${o.version}`).join() : null,
+  )
   const navigate = useNavigate()
 
   async function takeIn(file: File | null) {
@@ -63,7 +66,6 @@ export function Orders() {
   }
 
   const drafts = draftNames()
-  const starts = startsOf(coming)
   return (
     <>
       <PageHead
@@ -145,7 +147,7 @@ export function Orders() {
           </Button>
         </div>
       )}
-      <NewOrder opened={making} close={() => setMaking(false)} coming={coming} />
+      <NewOrder opened={making} close={() => setMaking(false)} />
       <ImportFaults refused={refused} close={() => setRefused(null)} />
     </>
   )
@@ -201,22 +203,7 @@ function byDay(orders: readonly OrderSummary[]): [string, OrderSummary[]][] {
   return [...days]
 }
 
-/** When an order has to be begun among all others, and whether it can be. */
-interface Start {
-  at: number
-  fits: boolean
-}
-
-function startsOf({ table, reply }: ComingDays): Map<string, Start> {
-  const late = new Set(reply?.misfits.flatMap((m) => (m.kind === 'late' ? [m.orderId] : [])))
-  return new Map(
-    table?.orders
-      .filter((o) => table.tasks.some((t) => t.orderId === o.id))
-      .map((o) => [o.id, { at: o.from, fits: !late.has(o.id) }]),
-  )
-}
-
-function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start | undefined }) {
+function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: OrderStart | undefined }) {
   const { order, unsaved, start } = props
   const { clock, weekMoment } = useCalendar()
   const [menu, setMenu] = useState(false)
@@ -228,7 +215,7 @@ function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: Start |
         {unsaved && <small className={css.unsaved}>changes not saved yet: open it</small>}
         {start && (
           <small className={start.fits ? css.start : css.late}>
-            {!start.fits && <FlagMark />} start by {weekMoment(momentOf(start.at))}
+            {!start.fits && <FlagMark />} start by {weekMoment(start.from)}
             {!start.fits && ': too late now'}
           </small>
         )}
