@@ -14,7 +14,7 @@ import type { Plan, Remedy } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { applyRemedy } from '#core/plan/remedies'
 import { usePlan } from '../workers/planner.ts'
-import { DocumentSync, type SaveState } from './documentSync.ts'
+import { DocumentSync } from './documentSync.ts'
 import { findDraft } from './drafts.ts'
 import type { History } from './history.ts'
 import { orderDraftName, orderTransport } from './orderTransport.ts'
@@ -32,7 +32,6 @@ export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'h
   /** What stands in the way of a plan. */
   faults: { path: (string | number)[]; message: string }[]
   take(remedy: Remedy, label: string): void
-  save: SaveState<Order>
 }
 
 const Context = createContext<OrderEditor | null>(null)

@@ -14,7 +14,8 @@ export interface DocumentEditor<T> {
   redo: (() => void) | null
   undoLabel: string | null
   redoLabel: string | null
-  save: SaveState<T>
+  /** Saves it; how that stands is asked with `useSaving`, because it changes more often than the document does. */
+  sync: DocumentSync<T>
   /** Ends a conflict with what shall stand; a step like any other, so that it can be undone. */
   settle(document: T): void
 }
@@ -22,7 +23,6 @@ export interface DocumentEditor<T> {
 /** @param name what the steps are kept under. */
 export function useDocument<T>(name: string, sync: DocumentSync<T>): DocumentEditor<T> {
   const [history, setHistory] = useState<History<T>>(() => startHistory(sync.document))
-  const save = useSyncExternalStore(sync.subscribe, () => sync.state)
   const first = useRef(sync.document)
 
   useEffect(() => {
@@ -76,9 +76,14 @@ export function useDocument<T>(name: string, sync: DocumentSync<T>): DocumentEdi
       redo: history.future.length > 0 ? () => setHistory(redo) : null,
       undoLabel: history.past.at(-1)?.label ?? null,
       redoLabel: history.future[0]?.label ?? null,
-      save,
+      sync,
       settle: (settled: T) => sync.resolve(settled),
     }),
-    [history, edit, save, sync],
+    [history, edit, sync],
   )
+}
+
+/** How saving of a document stands. */
+export function useSaving<T>(sync: DocumentSync<T>): SaveState<T> {
+  return useSyncExternalStore(sync.subscribe, () => sync.state)
 }

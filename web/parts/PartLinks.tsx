@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { NavLink } from 'react-router'
 import css from './PartLinks.module.css'
 
@@ -11,11 +12,17 @@ export function PartLinks({
 }) {
   return (
     <nav aria-label={label} className={css.parts}>
-      {parts.map(({ to, end, name }) => (
-        <NavLink key={to} to={to} end={end} className={css.part}>
-          {name}
-        </NavLink>
+      {parts.map((part) => (
+        <PartLink key={part.to} {...part} />
       ))}
     </nav>
   )
 }
+
+const PartLink = memo(function PartLink({ to, end, name }: { to: string; end: boolean; name: string }) {
+  return (
+    <NavLink to={to} end={end} className={css.part}>
+      {name}
+    </NavLink>
+  )
+})

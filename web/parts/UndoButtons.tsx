@@ -1,8 +1,9 @@
 import { ActionIcon, Tooltip } from '@mantine/core'
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react'
+import { memo } from 'react'
 
 /** One step back and forth, said by what it undoes where that is known. */
-export function UndoButtons(props: {
+export const UndoButtons = memo(function UndoButtons(props: {
   undo: (() => void) | null
   redo: (() => void) | null
   undoLabel?: string | null
@@ -24,4 +25,4 @@ export function UndoButtons(props: {
       </Tooltip>
     </>
   )
-}
+})

@@ -1,5 +1,5 @@
 import type * as Comlink from 'comlink'
-import { useEffect, useMemo, useState } from 'react'
+import { startTransition, useEffect, useMemo, useState } from 'react'
 import useSWR from 'swr'
 import type { Fitting } from '#core/flowers/resolve'
 import type { Flower } from '#core/model/flower'
@@ -38,7 +38,8 @@ export function usePlan(order: Order | undefined, workshop: Workshop | undefined
     void planner(workshop)
       .plan(order)
       .then((next) => {
-        if (current) setPlanned({ ...next, of: order })
+        // figures all over the screen follow: whoever types meanwhile goes first
+        if (current) startTransition(() => setPlanned({ ...next, of: order }))
       })
     return () => {
       current = false

@@ -9,7 +9,7 @@ import { api } from '../../data/api.ts'
 import { DocumentSync } from '../../data/documentSync.ts'
 import { findDraft } from '../../data/drafts.ts'
 import { bringBack, logTransport, removeEntry } from '../../data/log.ts'
-import { useDocument } from '../../data/useDocument.ts'
+import { useDocument, useSaving } from '../../data/useDocument.ts'
 import { PageHead } from '../../parts/Card.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
 import { newId } from '../../parts/newId.ts'
@@ -50,7 +50,8 @@ function Editing({ stored, part }: { stored: StoredLogEntry; part: string }) {
         draft: findDraft(name, readEntry),
       }),
   )
-  const { document: entry, edit, undo, redo, undoLabel, redoLabel, save } = useDocument(name, sync)
+  const { document: entry, edit, undo, redo, undoLabel, redoLabel } = useDocument(name, sync)
+  const save = useSaving(sync)
   const { shortMoment } = useCalendar()
   const navigate = useNavigate()
   useHotkeys([

@@ -1,6 +1,6 @@
 import { Button, Menu } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { Outlet, useLocation, useParams } from 'react-router'
 import useSWR from 'swr'
 import type { StoredOrder } from '#contract/orders'
@@ -9,7 +9,9 @@ import { type SurfaceKind, surfaceDefinition } from '#core/surfaces/index'
 import { counted } from '#core/units'
 import { api } from '../../data/api.ts'
 import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
+import { useSaving } from '../../data/useDocument.ts'
 import { useWorkshop } from '../../data/workshop.ts'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { ConflictDialog } from '../../parts/ConflictDialog.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
@@ -55,7 +57,7 @@ const tables = [
 ] as const
 
 function Order() {
-  const { order, planned, workshop, undo, redo, undoLabel, redoLabel, save, settle } = useOrderEditor()
+  const { order, planned, workshop, undo, redo, undoLabel, redoLabel } = useOrderEditor()
   const { shortMoment } = useCalendar()
   const location = useLocation()
   // said for as long as this visit lasts, whichever of its stops is looked at
@@ -78,30 +80,46 @@ function Order() {
         line={`${pieceWords(order.pieces)} — ${travelWords[order.travel]} ${shortMoment(order.collectAt)}`}
         actions={
           <>
-            <SaveWord save={save} />
+            <Saving />
             <UndoButtons undo={undo} redo={redo} undoLabel={undoLabel} redoLabel={redoLabel} />
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button>Save as…</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item component="a" href={`/api/orders/${order.id}/file`}>
-                  Order file (JSON)
-                </Menu.Item>
-                <Menu.Item component="a" href={`/api/orders/${order.id}/timeline.ics`}>
-                  Calendar (iCalendar)
-                </Menu.Item>
-                <Menu.Label>Tables (CSV)</Menu.Label>
-                {tables.map(([table, name]) => (
-                  <Menu.Item key={table} component="a" href={`/api/orders/${order.id}/plan/${table}.csv`}>
-                    {name}
-                  </Menu.Item>
-                ))}
-              </Menu.Dropdown>
-            </Menu>
+            <SaveAs orderId={order.id} />
           </>
         }
       />
+      {cameIn && <Accepted />}
+      <Strip days={days} />
+      <Outlet context={days} />
+    </>
+  )
+}
+
+/** What of the order can be kept as a file. */
+const SaveAs = memo(function SaveAs({ orderId }: { orderId: string }) {
+  return (
+    <AskedMenu position="bottom-end" button={<Button>Save as…</Button>}>
+      <Menu.Item component="a" href={`/api/orders/${orderId}/file`}>
+        Order file (JSON)
+      </Menu.Item>
+      <Menu.Item component="a" href={`/api/orders/${orderId}/timeline.ics`}>
+        Calendar (iCalendar)
+      </Menu.Item>
+      <Menu.Label>Tables (CSV)</Menu.Label>
+      {tables.map(([table, name]) => (
+        <Menu.Item key={table} component="a" href={`/api/orders/${orderId}/plan/${table}.csv`}>
+          {name}
+        </Menu.Item>
+      ))}
+    </AskedMenu>
+  )
+})
+
+/** How saving stands, and the question that it may come to. */
+function Saving() {
+  const { order, workshop, sync, settle } = useOrderEditor()
+  const save = useSaving(sync)
+  return (
+    <>
+      <SaveWord save={save} />
       {save.kind === 'conflict' && (
         <ConflictDialog
           what="this order"
@@ -110,9 +128,6 @@ function Order() {
           settle={settle}
         />
       )}
-      {cameIn && <Accepted />}
-      <Strip days={days} />
-      <Outlet context={days} />
     </>
   )
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { NavLink } from 'react-router'
 import type { Plan } from '#core/model/plan'
 import { sortAdvice } from '#core/plan/advice/grouped'
@@ -64,25 +65,42 @@ export function Strip({ days }: { days: Days }) {
           toDecide.some((a) => stopOf[a.about.kind] === to) || (to === 'timeline' && wantsDecision(days))
         const was = then[to]
         return (
-          <NavLink key={to} to={to} className={css.stop}>
-            <span className={css.name}>
-              {stopNames[to]}
-              {wants && (
-                <span className={css.wants}>
-                  <FlagMark /> decide
-                </span>
-              )}
-            </span>
-            <span className={`${css.figure} figure`}>{figure ?? '…'}</span>
-            <span className={css.was}>
-              {was !== undefined && was !== figure ? `was ${was}` : (note ?? ' ')}
-            </span>
-          </NavLink>
+          <Stop
+            key={to}
+            to={to}
+            figure={figure}
+            wants={wants}
+            below={was !== undefined && was !== figure ? `was ${was}` : (note ?? '\u00a0')}
+          />
         )
       })}
     </nav>
   )
 }
+
+/** One stop; most stay as they are while the order is edited. */
+const Stop = memo(function Stop(props: {
+  to: keyof typeof stopNames
+  figure: string | undefined
+  wants: boolean
+  below: string
+}) {
+  const { to, figure, wants, below } = props
+  return (
+    <NavLink to={to} className={css.stop}>
+      <span className={css.name}>
+        {stopNames[to]}
+        {wants && (
+          <span className={css.wants}>
+            <FlagMark /> decide
+          </span>
+        )}
+      </span>
+      <span className={`${css.figure} figure`}>{figure ?? '…'}</span>
+      <span className={css.was}>{below}</span>
+    </NavLink>
+  )
+})
 
 /** When work begins at the latest. */
 function startWords({ table }: Days, weekMoment: (at: string) => string): string | undefined {

@@ -8,6 +8,7 @@ import { canKeepShell } from '../../../bench/shell.ts'
 import { useBench } from '../../../bench/useBench.ts'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { beginRun, removeRun, renewRun, useRunOf } from '../../../data/runs.ts'
+import { useSaving } from '../../../data/useDocument.ts'
 import { Card } from '../../../parts/Card.tsx'
 import { useCalendar } from '../../../parts/calendar.ts'
 import { FlagMark } from '../../../parts/FlagMark.tsx'
@@ -17,7 +18,8 @@ import { useWeight } from '../../../parts/weight.tsx'
 
 /** Where work on an order begins and is gone on with; and what has changed in the order since. */
 export function BenchStop() {
-  const { order, plan, faults, save } = useOrderEditor()
+  const { order, plan, faults, sync } = useOrderEditor()
+  const save = useSaving(sync)
   const { run, error } = useRunOf(order.id)
   const navigate = useNavigate()
   const [trouble, setTrouble] = useState<string | null>(null)
@@ -59,7 +61,8 @@ export function BenchStop() {
 }
 
 function Going({ run }: { run: StoredRun }) {
-  const { order, plan, save } = useOrderEditor()
+  const { order, plan, sync } = useOrderEditor()
+  const save = useSaving(sync)
   const { shortMoment } = useCalendar()
   const weight = useWeight()
   const { tally, line } = useBench(run, null)

@@ -3,6 +3,7 @@ import { IconDots } from '@tabler/icons-react'
 import { memo, useState } from 'react'
 import type { Flower } from '#core/model/flower'
 import type { PlacedFlower } from '#core/model/order'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import type { Picture } from '../../../workers/planner.worker.ts'
 import type { ChangeFlower } from './changeFlower.ts'
 import { OwnWay } from './OwnWay.tsx'
@@ -23,21 +24,21 @@ export const FlowerMenu = memo(function FlowerMenu(props: {
   const [ownOpen, setOwnOpen] = useState(false)
   return (
     <>
-      <Menu position="bottom-end">
-        <Menu.Target>
+      <AskedMenu
+        position="bottom-end"
+        button={
           <ActionIcon aria-label={`More for ${flower.name} on ${pieceName}`}>
             <IconDots size={20} stroke={1.6} />
           </ActionIcon>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={() => setOwnOpen(true)}>Otherwise for this order…</Menu.Item>
-          <Menu.Item onClick={() => setTipsOpen(true)}>Choose its tips…</Menu.Item>
-          <Menu.Item disabled={placed.sizeMm === null} onClick={() => change('size', { sizeMm: null })}>
-            Back to its own size
-          </Menu.Item>
-          <Menu.Item onClick={props.remove}>Remove</Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+        }
+      >
+        <Menu.Item onClick={() => setOwnOpen(true)}>Otherwise for this order…</Menu.Item>
+        <Menu.Item onClick={() => setTipsOpen(true)}>Choose its tips…</Menu.Item>
+        <Menu.Item disabled={placed.sizeMm === null} onClick={() => change('size', { sizeMm: null })}>
+          Back to its own size
+        </Menu.Item>
+        <Menu.Item onClick={props.remove}>Remove</Menu.Item>
+      </AskedMenu>
       <OwnWay
         opened={ownOpen}
         close={() => setOwnOpen(false)}

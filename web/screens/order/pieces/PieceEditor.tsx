@@ -1,5 +1,6 @@
 import { Button, Select } from '@mantine/core'
-import { useCallback, useMemo, useState } from 'react'
+import { memo, useCallback, useMemo, useState } from 'react'
+import type { IcingKind } from '#core/model/icing'
 import { type Piece, pieceSchema } from '#core/model/order'
 import { isCake } from '#core/orders/tiers'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -86,19 +87,29 @@ export function PieceEditor({ piece, open }: { piece: Piece; open: (id: string) 
       <div className={css.foot}>
         <Button onClick={() => setChoosing(true)}>Add a flower</Button>
         <AddSetOn piece={piece} />
-        <Select
-          label="Icing kind"
-          w={200}
-          value={piece.icingKindId ?? ''}
-          onChange={(id) => change('icing kind', { icingKindId: id || null })}
-          data={[
-            { value: '', label: 'As the order' },
-            ...workshop.icings.map((i) => ({ value: i.id, label: i.name })),
-          ]}
-        />
+        <IcingKindField value={piece.icingKindId} icings={workshop.icings} change={change} />
         <SpreadFields piece={spread} change={change} />
       </div>
       {choosing && <FlowerChooser opened close={() => setChoosing(false)} piece={piece} undo={undo} />}
     </section>
   )
 }
+
+const IcingKindField = memo(function IcingKindField(props: {
+  value: Piece['icingKindId']
+  icings: readonly IcingKind[]
+  change: ChangePiece
+}) {
+  return (
+    <Select
+      label="Icing kind"
+      w={200}
+      value={props.value ?? ''}
+      onChange={(id) => props.change('icing kind', { icingKindId: id || null })}
+      data={[
+        { value: '', label: 'As the order' },
+        ...props.icings.map((i) => ({ value: i.id, label: i.name })),
+      ]}
+    />
+  )
+})

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { Piece } from '#core/model/order'
 import { duplicatePiece } from '#core/orders/new'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { tell } from '../../../parts/notify.tsx'
 
@@ -34,28 +35,28 @@ export function PieceMenu({ piece, open }: { piece: Piece; open: (id: string) =>
     })
   }
   return (
-    <Menu position="bottom-end">
-      <Menu.Target>
+    <AskedMenu
+      position="bottom-end"
+      button={
         <ActionIcon aria-label={`More for ${piece.name}`}>
           <IconDots size={20} stroke={1.6} />
         </ActionIcon>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item
-          component={Link}
-          to={`/orders/${order.id}/timeline/lighter?piece=${encodeURIComponent(piece.id)}`}
-        >
-          Same look, less work
-        </Menu.Item>
-        <Menu.Item onClick={duplicate}>Duplicate</Menu.Item>
-        <Menu.Item disabled={index === 0} onClick={() => move(-1)}>
-          Move up
-        </Menu.Item>
-        <Menu.Item disabled={index === order.pieces.length - 1} onClick={() => move(1)}>
-          Move down
-        </Menu.Item>
-        <Menu.Item onClick={remove}>Remove</Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
+      }
+    >
+      <Menu.Item
+        component={Link}
+        to={`/orders/${order.id}/timeline/lighter?piece=${encodeURIComponent(piece.id)}`}
+      >
+        Same look, less work
+      </Menu.Item>
+      <Menu.Item onClick={duplicate}>Duplicate</Menu.Item>
+      <Menu.Item disabled={index === 0} onClick={() => move(-1)}>
+        Move up
+      </Menu.Item>
+      <Menu.Item disabled={index === order.pieces.length - 1} onClick={() => move(1)}>
+        Move down
+      </Menu.Item>
+      <Menu.Item onClick={remove}>Remove</Menu.Item>
+    </AskedMenu>
   )
 }

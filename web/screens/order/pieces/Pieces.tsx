@@ -1,3 +1,4 @@
+import { useCallback } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Piece } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
@@ -15,7 +16,10 @@ export function Pieces() {
   const { order, faults } = useOrderEditor()
   const [params, setParams] = useSearchParams()
   // at once: whoever types next must type into the piece that was pressed
-  const open = (id: string) => setParams({ piece: id }, { replace: true, flushSync: true })
+  const open = useCallback(
+    (id: string) => setParams({ piece: id }, { replace: true, flushSync: true }),
+    [setParams],
+  )
   if (order.pieces.length === 0)
     return (
       <Card>

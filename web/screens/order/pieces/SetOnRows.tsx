@@ -8,6 +8,7 @@ import type { Piece } from '#core/model/order'
 import { isStrewn, type PlacedSetOn, placedSetOnSchema, setOnWords } from '#core/model/setOn'
 import { changeSetOn, newSetOn, putOnPiece, withoutLooseSetOns } from '#core/orders/setOns'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
@@ -114,23 +115,23 @@ function Row(props: { piece: Piece; placed: PlacedSetOn; onOpen: () => void }) {
           {(amount * thing.cost).toFixed(2)} {workshop.settings.currency}
         </div>
       </div>
-      <Menu position="bottom-end">
-        <Menu.Target>
+      <AskedMenu
+        position="bottom-end"
+        button={
           <ActionIcon aria-label={`More for ${thing.name} on ${piece.name}`}>
             <IconDots size={20} stroke={1.6} />
           </ActionIcon>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={onOpen}>Change what it is…</Menu.Item>
-          <Menu.Item
-            onClick={() =>
-              edit(`${thing.name}: take off`, (o) => withoutLooseSetOns(takeOff(o, piece.id, placed.id)))
-            }
-          >
-            Take off
-          </Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+        }
+      >
+        <Menu.Item onClick={onOpen}>Change what it is…</Menu.Item>
+        <Menu.Item
+          onClick={() =>
+            edit(`${thing.name}: take off`, (o) => withoutLooseSetOns(takeOff(o, piece.id, placed.id)))
+          }
+        >
+          Take off
+        </Menu.Item>
+      </AskedMenu>
     </div>
   )
 }
@@ -145,28 +146,23 @@ export function AddSetOn({ piece }: { piece: Piece }) {
     edit(`put on ${thing.name}`, (o) => putOnPiece(o, piece.id, thing, newId), `put on ${newId()}`)
   return (
     <>
-      <Menu position="bottom-start">
-        <Menu.Target>
-          <Button>Put something on</Button>
-        </Menu.Target>
-        <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
-          {things.map((thing) => (
-            <Menu.Item key={thing.id} leftSection={<Dab hex={thing.hex} />} onClick={() => put(thing)}>
-              {thing.name}
-            </Menu.Item>
-          ))}
-          <Menu.Divider />
-          <Menu.Item
-            onClick={() => {
-              const thing = newSetOn(newId())
-              put(thing)
-              setOpen(thing.id)
-            }}
-          >
-            Something else…
+      <AskedMenu position="bottom-start" button={<Button>Put something on</Button>}>
+        {things.map((thing) => (
+          <Menu.Item key={thing.id} leftSection={<Dab hex={thing.hex} />} onClick={() => put(thing)}>
+            {thing.name}
           </Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+        ))}
+        <Menu.Divider />
+        <Menu.Item
+          onClick={() => {
+            const thing = newSetOn(newId())
+            put(thing)
+            setOpen(thing.id)
+          }}
+        >
+          Something else…
+        </Menu.Item>
+      </AskedMenu>
       <OrdersForm id={open} close={() => setOpen(null)} />
     </>
   )

@@ -7,6 +7,7 @@ import { labelKinds, type PrintKind, printKinds, printWords } from '#core/prints
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { printPath, usePrint } from '../../../data/prints.ts'
 import { useRunOf } from '../../../data/runs.ts'
+import { useSaving } from '../../../data/useDocument.ts'
 import { Card } from '../../../parts/Card.tsx'
 import { tell } from '../../../parts/notify.tsx'
 import { CSS_PX_PER_MM, useScreenScale } from '../../../parts/screenScale.ts'
@@ -54,7 +55,8 @@ const MOST_PX_PER_MM = CSS_PX_PER_MM
 const BESIDE_PX = 42
 
 function One({ kind }: { kind: PrintKind }) {
-  const { order, workshop, save } = useOrderEditor()
+  const { order, workshop, sync } = useOrderEditor()
+  const save = useSaving(sync)
   const { run } = useRunOf(order.id)
   const { ref, width } = useElementSize()
   const { pxPerMm } = useScreenScale()
