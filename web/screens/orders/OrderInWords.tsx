@@ -8,13 +8,14 @@ import { attempt, tell } from '../../parts/notify.tsx'
 export function OrderInWords() {
   const { workshop } = useWorkshop()
   const navigate = useNavigate()
-  if (!workshop) return null
   return (
     <LineBox
       label="A new order in words"
       example="30 cupcakes: 12 roses, 18 ranunculus with leaves; Saturday 11:00; no nuts; blush, moss"
       act="Make it"
       done={async (read) => {
+        // nothing is understood before it is there
+        if (!workshop) return false
         const order = await attempt(async () => {
           const { makeOrder } = await import('../../line/makeOrder.ts')
           return makeOrder(read, workshop)
