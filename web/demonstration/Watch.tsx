@@ -1,37 +1,17 @@
-import { Button, SegmentedControl } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { IconPlayerPauseFilled, IconPlayerPlayFilled } from '@tabler/icons-react'
 import { type ReactNode, useEffect, useMemo, useState } from 'react'
-import { type Pose, poseAt } from '#core/demonstration/pose'
+import { poseAt } from '#core/demonstration/pose'
 import { spanOf, stopNear, stopsOf } from '#core/demonstration/stops'
 import { turnWords } from '#core/demonstration/turnWords'
 import { Dial } from './Dial.tsx'
-import type { DemoScene } from './demoScene.ts'
+import { type Filmed, filmedBy } from './filmed.ts'
 import { phaseWords } from './phaseWords.ts'
 import { SqueezeCurve } from './SqueezeCurve.tsx'
 import { Stage } from './Stage.tsx'
+import { Transport } from './Transport.tsx'
 import { usePlayer } from './usePlayer.ts'
 import type { Piped } from './useShow.ts'
 import css from './Watch.module.css'
-
-const RATES = [
-  { value: '1', label: '×1' },
-  { value: '0.5', label: '½' },
-  { value: '0.25', label: '¼' },
-]
-const HANDS = [
-  { value: 'left', label: 'left hand' },
-  { value: 'right', label: 'right hand' },
-]
-
-/** What is needed to make pictures of it. */
-export interface Filmed {
-  /** Draws moments one after the other, at once; then what was shown is shown again. */
-  still(take: (draw: Draw, canvas: HTMLCanvasElement) => void): void
-  /** The same for as long as it takes. */
-  moving<T>(take: (draw: Draw, canvas: HTMLCanvasElement) => Promise<T>): Promise<T>
-}
-type Draw = (pose: Pose, layer: number) => void
 
 /** A flower, or one of its layers, piped before one's eyes. */
 export function Watch(props: {
@@ -67,11 +47,6 @@ export function Watch(props: {
     ['ArrowLeft', () => before && player.seek(before.second)],
     ['ArrowRight', () => after && player.seek(after.second)],
   ])
-  const go = (by: number) => {
-    const to = show.strokes[pose.stroke + by]
-    if (to) player.seek(to.begins + to.timing.begins.touch)
-  }
-
   return (
     <div className={css.watch}>
       <div className={css.seen}>
@@ -116,92 +91,14 @@ export function Watch(props: {
             seek={(second) => player.seek(stroke.begins + second)}
           />
         </div>
-        <div className={css.transport}>
-          <Button
-            variant="filled"
-            className={css.play}
-            leftSection={
-              player.playing ? <IconPlayerPauseFilled size={18} /> : <IconPlayerPlayFilled size={18} />
-            }
-            onClick={() => (player.playing ? player.pause() : player.play())}
-          >
-            {player.playing ? 'Pause' : 'Play'}
-          </Button>
-          <Button disabled={!before} onClick={() => before && player.seek(before.second)}>
-            ‹ {before ? phaseWords[before.phase].short : 'Back'}
-          </Button>
-          <Button disabled={!after} onClick={() => after && player.seek(after.second)}>
-            {after ? phaseWords[after.phase].short : 'On'} ›
-          </Button>
-          {show.strokes.length > 1 && (
-            <Button.Group>
-              <Button
-                aria-label="The stroke before"
-                disabled={pose.stroke === 0 || (layer !== null && nth === 1)}
-                onClick={() => go(-1)}
-              >
-                ‹ {nth > 1 ? nth - 1 : ''}
-              </Button>
-              <Button
-                aria-label="The next stroke"
-                disabled={
-                  pose.stroke === show.strokes.length - 1 || (layer !== null && nth === siblings.length)
-                }
-                onClick={() => go(1)}
-              >
-                {nth < siblings.length ? nth + 1 : ''} ›
-              </Button>
-            </Button.Group>
-          )}
-          <SegmentedControl
-            aria-label="How fast"
-            data={RATES}
-            value={String(player.rate)}
-            onChange={(v) => player.setRate(Number(v))}
-          />
-          <SegmentedControl
-            className={css.hands}
-            aria-label="Hand"
-            data={HANDS}
-            value={left ? 'left' : 'right'}
-            onChange={(v) => setLeft(v === 'left')}
-          />
-          {props.actions}
-        </div>
+        <Transport
+          {...{ player, show, pose, layer, nth, before, after, left, setLeft }}
+          of={siblings.length}
+          actions={props.actions}
+        />
       </div>
     </div>
   )
-}
-
-function filmedBy(scene: DemoScene, canvas: HTMLCanvasElement, pause: () => void): Filmed {
-  const draw: Draw = (pose, layer) => {
-    scene.pose(pose, layer)
-    scene.drawNow()
-  }
-  const again = () => {
-    const shown = scene.shown()
-    scene.onPaper(true)
-    return () => {
-      scene.onPaper(false)
-      if (shown) scene.pose(shown.pose, shown.layer)
-    }
-  }
-  return {
-    still(take) {
-      const back = again()
-      take(draw, canvas)
-      back()
-    },
-    async moving(take) {
-      pause()
-      const back = again()
-      try {
-        return await take(draw, canvas)
-      } finally {
-        back()
-      }
-    },
-  }
 }
 
 /** "nail turns against the clock, 63° of 112°, a third of a turn". A right hand turns it against the clock. */

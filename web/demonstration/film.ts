@@ -1,7 +1,7 @@
 import { poseAt } from '#core/demonstration/pose'
 import type { Show } from '#core/demonstration/show'
+import type { Filmed } from './filmed.ts'
 import { shownStroke } from './strip.ts'
-import type { Filmed } from './Watch.tsx'
 
 const FRAMES_PER_S = 30
 const BITS_PER_S = 4_000_000

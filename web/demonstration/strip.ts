@@ -1,7 +1,7 @@
 import { poseAt } from '#core/demonstration/pose'
 import type { Show } from '#core/demonstration/show'
+import type { Filmed } from './filmed.ts'
 import { phaseWords } from './phaseWords.ts'
-import type { Filmed } from './Watch.tsx'
 
 /** A picture of the strip, px: A4 lying down holds two rows of three. */
 const CELL = { wide: 720, high: 540, words: 84, gap: 18 }

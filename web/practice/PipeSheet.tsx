@@ -1,30 +1,21 @@
-import {
-  type PointerEvent as ReactPointer,
-  type RefObject,
-  useEffect,
-  useLayoutEffect,
-  useRef,
-  useState,
-} from 'react'
+import { type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { Sample } from '#core/practice/attempt'
 import { pointAt } from '#core/practice/drill'
 import type { Ideal } from '#core/practice/ideal'
 import { sized } from './canvas.ts'
 import { lookOf, shadowOf } from './look.ts'
 import { Marks } from './Marks.tsx'
+import { NailDisc } from './NailDisc.tsx'
 import { newPainter, type Painter } from './paint.ts'
-import { newPiping, type OtherHand, type Piping, type Squeezes, type Touch } from './piping.ts'
+import { newPiping, type OtherHand, type Piping, type Squeezes } from './piping.ts'
 import type { Prefs } from './prefs.ts'
 import css from './Sheet.module.css'
+import { usePointed } from './usePointed.ts'
 
 /** Nothing has been touched for so long after the last stroke: it is done, ms. */
 const DONE_AFTER_MS = 1600
 /** Grey that the ideal lies in. */
 export const IDEAL_GREY = '#cfcfcf'
-
-/** A stylus's own figure between the lightest and the hardest that a hand presses. */
-const pressed = (raw: number, range: Prefs['range']): number =>
-  range ? Math.min(1, Math.max(0, (raw - range.least) / (range.most - range.least))) : raw
 
 /** What may be asked of a sheet from beside it. */
 export interface SheetActs {
@@ -56,7 +47,6 @@ export function PipeSheet(props: {
   const sheet = useRef<HTMLDivElement>(null)
   const piping = useRef<Piping | null>(null)
   const painter = useRef<Painter | null>(null)
-  const pointer = useRef<number | null>(null)
   const by = useRef<Squeezes>('hold')
   const [begun, setBegun] = useState(0)
 
@@ -107,20 +97,7 @@ export function PipeSheet(props: {
     return () => cancelAnimationFrame(asked)
   }, [drill, onSqueeze])
 
-  const touchOf = (e: Pick<PointerEvent, 'clientX' | 'clientY' | 'timeStamp' | 'pressure'>): Touch => {
-    const box = sheet.current!.getBoundingClientRect()
-    return {
-      x: (e.clientX - box.left) / pxPerMm,
-      y: (e.clientY - box.top) / pxPerMm,
-      ...{ ms: e.timeStamp, pressure: pressed(e.pressure, range) },
-    }
-  }
-  const show = (e: ReactPointer) => {
-    const { x, y } = touchOf(e.nativeEvent)
-    if (!cursor.current) return
-    cursor.current.style.opacity = '1'
-    cursor.current.style.transform = `translate(${x * pxPerMm}px, ${y * pxPerMm}px)`
-  }
+  const pointed = usePointed({ sheet, cursor, piping, by, squeezes, pxPerMm, range, onBegun: setBegun })
   const next = drill.strokes[Math.min(begun, drill.strokes.length - 1)]!
 
   return (
@@ -130,36 +107,7 @@ export function PipeSheet(props: {
       style={{ width: wide, height: high }}
       role="application"
       aria-label={`Sheet for ${drill.label}: pipe with a stylus, a finger or the mouse held down`}
-      onPointerDown={(e) => {
-        if (pointer.current !== null || (e.pointerType === 'mouse' && e.button !== 0)) return
-        e.preventDefault()
-        e.currentTarget.setPointerCapture(e.pointerId)
-        pointer.current = e.pointerId
-        by.current =
-          squeezes === 'lever' ? 'lever' : e.pointerType === 'pen' && e.pressure > 0 ? 'pen' : 'hold'
-        piping.current!.press(touchOf(e.nativeEvent), by.current)
-        setBegun(piping.current!.strokes)
-        show(e)
-      }}
-      onPointerMove={(e) => {
-        show(e)
-        if (pointer.current !== null && pointer.current !== e.pointerId) return
-        // a screen is drawn less often than a pointer is read: what came between belongs to the way
-        const between = e.nativeEvent.getCoalescedEvents?.() ?? []
-        for (const event of between.length > 0 ? between : [e.nativeEvent])
-          piping.current!.move(touchOf(event))
-      }}
-      onPointerUp={(e) => {
-        if (pointer.current !== e.pointerId) return
-        pointer.current = null
-        // a mouse stays where it is and goes on; a finger and a stylus are off the sheet
-        piping.current!.release(touchOf(e.nativeEvent), e.pointerType === 'mouse' && by.current === 'hold')
-      }}
-      onPointerCancel={(e) => {
-        if (pointer.current !== e.pointerId) return
-        pointer.current = null
-        piping.current!.release(touchOf(e.nativeEvent), false)
-      }}
+      {...pointed}
     >
       <div
         ref={nail}
@@ -188,18 +136,5 @@ export function PipeSheet(props: {
         />
       </div>
     </div>
-  )
-}
-
-/** The nail under a drill, with its mark. */
-export function NailDisc({ ideal: { drill }, pxPerMm }: { ideal: Ideal; pxPerMm: number }) {
-  const { middle, radiusMm } = drill.nail!
-  return (
-    <svg className={css.layer} width={drill.wide * pxPerMm} height={drill.high * pxPerMm} aria-hidden="true">
-      <g transform={`scale(${pxPerMm})`}>
-        <circle cx={middle.x} cy={middle.y} r={radiusMm} className={css.nail} />
-        <rect x={middle.x - 0.7} y={middle.y - radiusMm} width={1.4} height={4} className={css.nailMark} />
-      </g>
-    </svg>
   )
 }

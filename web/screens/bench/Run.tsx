@@ -1,12 +1,5 @@
-import {
-  IconArrowBackUp,
-  IconChevronLeft,
-  IconChevronRight,
-  IconCircleCheck,
-  IconCircleMinus,
-} from '@tabler/icons-react'
 import { useMemo, useState } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { useSearchParams } from 'react-router'
 import { bagAsk } from '#core/bench/asks'
 import { layersOf } from '#core/bench/layers'
 import { restDue } from '#core/bench/rest'
@@ -20,16 +13,12 @@ import { Acts } from './Acts.tsx'
 import { AllDone } from './AllDone.tsx'
 import { Asks } from './Asks.tsx'
 import css from './Bench.module.css'
-import { LayerTurn } from './LayerTurn.tsx'
-import { LineWords } from './LineWords.tsx'
+import { Following } from './Following.tsx'
+import { RunHead } from './RunHead.tsx'
+import { RunLeft } from './RunLeft.tsx'
 import { NotThese, StepBags } from './StepBags.tsx'
 import { StepCount } from './StepCount.tsx'
-import { StepHelp } from './StepHelp.tsx'
-import { StepPicture } from './StepPicture.tsx'
-import { StepSays } from './StepSays.tsx'
-import { StepWeigh } from './StepWeigh.tsx'
 import { tapWords } from './stepWords.ts'
-import { TabletChoice } from './TabletChoice.tsx'
 import { Take } from './Take.tsx'
 import { Timers } from './Timers.tsx'
 import { useAwake } from './useAwake.ts'
@@ -39,7 +28,6 @@ import { useKeys } from './useKeys.ts'
 import { useRoom } from './useRoom.ts'
 import { useShownStep } from './useShownStep.ts'
 import { useVoice } from './useVoice.ts'
-import { Whose } from './Whose.tsx'
 
 const SECOND_MS = 500
 /** Whoever puts a rest off is asked again after so long. */
@@ -48,10 +36,9 @@ const PUT_OFF_MS = 600_000
 /** One thing at a time: its picture, its bag, its count, what comes next, what is waited for. */
 export function Run(props: { bench: Bench; by: string | null; choose: (by: string | null) => void }) {
   const { bench, by, choose } = props
-  const { run, events, tally, timers, line, complete, note } = bench
+  const { run, events, tally, timers, complete, note } = bench
   const { frozen } = run
   const { steps } = frozen
-  const hands = run.frozen.workshop.settings.day.hands.map((h) => h.name)
   const now = useClock(SECOND_MS)
   const [params] = useSearchParams()
   const { tablet, setTablet } = useTablet()
@@ -64,10 +51,6 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
   const step = steps.find((s) => s.id === shownId) ?? offered ?? open ?? steps.at(-1)!
   const at = steps.indexOf(step)
   const standing = tally.of.get(step.id)!
-  const following = useMemo(() => {
-    const open = steps.filter((s) => s.id !== step.id && !tally.of.get(s.id)!.done)
-    return open.find((s) => steps.indexOf(s) > at) ?? open[0]
-  }, [steps, step, tally, at])
   const inBetween = useMemo(() => between(step, frozen), [step, frozen])
   const held = standing.done ? null : heldBy(step, tally, timers, now)
 
@@ -111,90 +94,12 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
   if (!open && shownId === null) return <AllDone bench={bench} />
   return (
     <main className={css.room}>
-      <header className={css.head}>
-        <button
-          type="button"
-          className={css.turn}
-          aria-label="The step before"
-          disabled={at === 0}
-          onClick={() => go(-1)}
-        >
-          <IconChevronLeft size={32} />
-        </button>
-        <div>
-          <h1>{titleOf(step)}</h1>
-          <p>
-            step {at + 1} of {steps.length} · {about}
-            {step.spare > 0 && ` · ${step.spare} spare`}
-            {standing.by !== null && standing.by !== by && !standing.done && (
-              <strong> · {standing.by} has taken it</strong>
-            )}
-          </p>
-        </div>
-        <span className={css.line}>
-          <LineWords line={line} />
-          <Whose hands={hands} by={by} choose={choose} />
-          <TabletChoice tablet={tablet} choose={setTablet} />
-          <Link to={`/orders/${run.orderId}/bench`} className={css.small} aria-label="Leave the bench">
-            <IconArrowBackUp size={26} />
-          </Link>
-        </span>
-        <button
-          type="button"
-          className={css.turn}
-          aria-label="The step after"
-          disabled={at === steps.length - 1}
-          onClick={() => go(1)}
-        >
-          <IconChevronRight size={32} />
-        </button>
-      </header>
+      <RunHead {...{ bench, step, at, standing, by, choose, tablet, setTablet, go }} />
       <div className={css.halves}>
-        <section className={css.left} aria-label="What it looks like">
-          <div className={css.picture}>
-            {helping ? (
-              <StepHelp step={step} frozen={frozen} />
-            ) : (
-              <StepPicture step={seenStep} frozen={frozen} count={standing.count} />
-            )}
-          </div>
-          {!helping && (
-            <div className={css.words}>
-              {layers.length > 0 && (
-                <LayerTurn
-                  names={layers.map((l) => l.name)}
-                  at={layer}
-                  turn={(at) => setTurned({ stepId: step.id, at })}
-                />
-              )}
-              <StepSays step={seenStep} frozen={frozen} />
-              {!standing.done && (
-                <StepWeigh
-                  step={step}
-                  frozen={frozen}
-                  events={events}
-                  count={standing.count}
-                  take={(name, amount) => note(step.id, 'weighed', { amount, note: name })}
-                />
-              )}
-            </div>
-          )}
-          <div className={css.backs}>
-            <button
-              type="button"
-              className={css.back}
-              disabled={standing.count === 0 && !standing.done}
-              onClick={back}
-            >
-              <IconCircleMinus size={36} stroke={1.4} /> one back
-            </button>
-            {step.wanted > 1 && standing.count > 0 && !standing.done && (
-              <button type="button" className={css.back} onClick={() => note(step.id, 'done')}>
-                <IconCircleCheck size={36} stroke={1.4} /> that is enough
-              </button>
-            )}
-          </div>
-        </section>
+        <RunLeft
+          {...{ bench, step, seenStep, standing, layers, layer, helping, back }}
+          turn={(to) => setTurned({ stepId: step.id, at: to })}
+        />
         <button
           type="button"
           className={css.right}
@@ -213,20 +118,7 @@ export function Run(props: { bench: Bench; by: string | null; choose: (by: strin
         </button>
       </div>
       <div className={css.next}>
-        <div>
-          {following && (
-            <>
-              <p>next, when this is done</p>
-              <h2>{titleOf(following)}</h2>
-              <p>
-                {aboutOf(following)}
-                {following.kind !== 'fill' &&
-                  following.bags.length > 0 &&
-                  ` · ${following.bags.length === 1 ? 'bag' : 'bags'} ${following.bags.join(', ')}`}
-              </p>
-            </>
-          )}
-        </div>
+        <Following {...{ steps, step, tally, at }} />
         <Take
           step={step}
           together={takenWith(step, steps, tally)}

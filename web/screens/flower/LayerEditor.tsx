@@ -1,22 +1,18 @@
-import { Button, Select, Switch } from '@mantine/core'
-import type { z } from 'zod'
+import { Select, Switch } from '@mantine/core'
 import { stiffnesses } from '#core/common'
-import { changeLayer, duplicateLayer, moveLayer, removeLayer, startingLayer } from '#core/flowers/edit'
-import { isGroup, putInFloret } from '#core/flowers/florets'
+import { changeLayer, startingLayer } from '#core/flowers/edit'
 import { type LoadKind, loadOfKind, loads } from '#core/loads/index'
 import { type Layer, layerSchema } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
-import { strokeChoices, strokeFields } from '#core/strokes/fields'
 import { type StrokeKind, strokeDefinition, strokes } from '#core/strokes/index'
 import { describeOpening } from '#core/tips/index'
 import { NumberField } from '../../parts/NumberField.tsx'
-import { newId } from '../../parts/newId.ts'
-import { tell } from '../../parts/notify.tsx'
 import { TextField } from '../../parts/TextField.tsx'
-import { Choice, Figure } from './Figure.tsx'
-import { FrillEditor } from './FrillEditor.tsx'
+import { LayerActs } from './LayerActs.tsx'
 import { LoadColours } from './LoadColours.tsx'
+import { PartOf } from './PartOf.tsx'
 import { PlacesEditor } from './PlacesEditor.tsx'
+import { StrokeFigures } from './StrokeFigures.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
@@ -41,8 +37,6 @@ export function LayerEditor(props: {
   const changeStroke = (key: string, value: unknown) =>
     change(key, (now) => ({ stroke: { ...now.stroke, [key]: value } as Layer['stroke'] }))
   const roles = flower.roles.map((r) => ({ value: r.id, label: r.name }))
-  const stroke = layer.stroke as unknown as Record<string, number>
-  const strokeShape = definition.schema.shape as unknown as Record<string, z.ZodType<number>>
   const before = flower.layers.slice(0, flower.layers.indexOf(layer))
   const { load } = layer
 
@@ -52,12 +46,6 @@ export function LayerEditor(props: {
       workshop.tips.find((t) => t.id === layer.tipId)?.opening.family ?? 'round',
     )
     change('stroke', { stroke: like.stroke, tipId: fits ? layer.tipId : like.tipId })
-  }
-
-  function move(by: number) {
-    const moved = moveLayer(flower, layer.id, by)
-    if (moved === flower) tell('It stays: what is set on another layer is piped after it.')
-    else draft.edit(`move ${Date.now()}`, (f) => moveLayer(f, layer.id, by))
   }
 
   return (
@@ -125,27 +113,7 @@ export function LayerEditor(props: {
         />
       </div>
       <LoadColours load={load} roles={roles} onChange={(next) => change('load', { load: next })} />
-      {strokeChoices(layer.stroke.kind).map(({ key, words, choices }) => (
-        <Choice
-          key={key}
-          words={words}
-          value={String(stroke[key])}
-          data={choices.map((value) => ({ value, label: value }))}
-          onChange={(value) => changeStroke(key, value)}
-        />
-      ))}
-      {strokeFields(layer.stroke.kind).map(({ key, ...field }) => (
-        <Figure
-          key={key}
-          {...field}
-          value={stroke[key] ?? 0}
-          schema={strokeShape[key]!}
-          onChange={(value) => changeStroke(key, value)}
-        />
-      ))}
-      {'ripple' in layer.stroke && (
-        <FrillEditor frill={layer.stroke.ripple} onChange={(ripple) => changeStroke('ripple', ripple)} />
-      )}
+      <StrokeFigures stroke={layer.stroke} change={changeStroke} />
       <PlacesEditor
         set={layer}
         carriers={before.filter((l) => l.floretId === layer.floretId)}
@@ -153,24 +121,7 @@ export function LayerEditor(props: {
         shape={shape}
         change={(label, part) => change(label, part)}
       />
-      <Choice
-        words="part of"
-        value={layer.floretId ?? ''}
-        data={[
-          { value: '', label: 'the flower itself' },
-          ...flower.florets.map((f) => ({
-            value: f.id,
-            label: `${isGroup(f) ? 'group' : 'floret'}: ${f.name}`,
-          })),
-          { value: NEW, label: 'a floret of its own' },
-          { value: GROUP, label: 'a group of its own' },
-        ]}
-        onChange={(id) => {
-          const floretId = id === '' ? null : id === NEW || id === GROUP ? newId() : id
-          const as = id === GROUP ? 'group' : 'floret'
-          draft.edit(`floret ${layer.id}`, (f) => putInFloret(f, layer.id, floretId, as))
-        }}
-      />
+      <PartOf layer={layer} draft={draft} />
       {flower.setting === 'nail' && flower.layers[0]?.id !== layer.id && (
         <Switch
           label="May wait: the layers before it can be piped over a batch of squares first"
@@ -178,35 +129,7 @@ export function LayerEditor(props: {
           onChange={(e) => change('may wait', { mayWait: e.currentTarget.checked })}
         />
       )}
-      <div className={css.buttons}>
-        <Button
-          size="compact-sm"
-          onClick={() => {
-            const id = newId()
-            draft.edit(`repeat ${id}`, (f) => duplicateLayer(f, layer.id, id))
-            select(id)
-          }}
-        >
-          Duplicate
-        </Button>
-        <Button size="compact-sm" onClick={() => move(-1)}>
-          Earlier
-        </Button>
-        <Button size="compact-sm" onClick={() => move(1)}>
-          Later
-        </Button>
-        <Button
-          size="compact-sm"
-          disabled={flower.layers.length === 1}
-          onClick={() => draft.edit(`remove ${layer.id}`, (f) => removeLayer(f, layer.id))}
-        >
-          Remove
-        </Button>
-      </div>
+      <LayerActs layer={layer} draft={draft} select={select} />
     </div>
   )
 }
-
-/** Stand for a floret and a group that are not there yet. */
-const NEW = 'new'
-const GROUP = 'group'

@@ -2,20 +2,17 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { Fragment } from 'react'
 import { moveLayerTo } from '#core/flowers/edit'
-import { isGroup } from '#core/flowers/florets'
 import { strokesOf } from '#core/model/placeFaults'
 import { stepKey } from '#core/model/toolStep'
 import type { Workshop } from '#core/model/workshop'
-import { counted } from '#core/units'
 import { Card } from '../../parts/Card.tsx'
 import { useDragSensors } from '../../parts/dragging.ts'
 import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/planner.worker.ts'
 import { AddMenu } from './AddMenu.tsx'
-import { FloretEditor } from './FloretEditor.tsx'
+import { FloretRow } from './FloretRow.tsx'
 import { LayerEditor } from './LayerEditor.tsx'
 import { LayerRow } from './LayerRow.tsx'
-import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
 import { ToolRow } from './ToolRow.tsx'
 import type { FlowerDraft } from './useFlowerDraft.ts'
@@ -71,37 +68,10 @@ export function LayerList(props: {
               return (
                 <Fragment key={layer.id}>
                   {begins && (
-                    <li className={css.layer} data-open={floret.id === selected}>
-                      <div className={css.layerLine}>
-                        <button
-                          type="button"
-                          className={css.floretHead}
-                          aria-expanded={floret.id === selected}
-                          onClick={() => select(floret.id)}
-                        >
-                          <strong>{floret.name}</strong>
-                          <span className="quiet">
-                            {isGroup(floret)
-                              ? `group of ${counted(ofFloret.length, 'layer')}`
-                              : `floret, ${floret.count} of them`}
-                          </span>
-                        </button>
-                        <MuteButton
-                          name={floret.name}
-                          muted={ofFloret.every((id) => muted.has(id))}
-                          mute={() => muteAll(ofFloret)}
-                        />
-                      </div>
-                      {floret.id === selected && editable && (
-                        <FloretEditor
-                          floret={floret}
-                          draft={draft}
-                          workshop={workshop}
-                          wideMm={wideMm}
-                          select={select}
-                        />
-                      )}
-                    </li>
+                    <FloretRow
+                      {...{ floret, ofFloret, draft, workshop, wideMm, selected, select, muted }}
+                      muteAll={muteAll}
+                    />
                   )}
                   <LayerRow
                     flower={flower}

@@ -4,6 +4,7 @@ import dayjs from 'dayjs'
 import { useState } from 'react'
 import { newWeighingSchema } from '#contract/weighings'
 import { issueFaults } from '#core/files/orderFile'
+import type { Weighing } from '#core/logbook/weighing'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { ApiError } from '../../data/api.ts'
@@ -26,7 +27,6 @@ export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: bo
   const [errors, setErrors] = useState<Record<string, string>>({})
   /** What makes a weighing hard to believe, asked before it is kept. */
   const [doubt, setDoubt] = useState<string | null>(null)
-  const weight = useWeight()
 
   async function keep(sure: boolean) {
     const parsed = newWeighingSchema.safeParse({ count, grams, icingKindId, note, sure })
@@ -98,50 +98,55 @@ export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: bo
           </Group>
         </div>
       )}
-      {weighings.length > 0 && (
-        <DataTable
-          caption="Weighed so far"
-          rows={weighings}
-          rowKey={(w) => w.id}
-          columns={[
-            {
-              key: 'at',
-              name: 'When',
-              value: (w) => w.at,
-              show: (w) => dayjs(w.at).format('D MMM YYYY, HH:mm'),
-            },
-            { key: 'count', name: 'Flowers', value: (w) => w.count, numeric: true },
-            {
-              key: 'each',
-              name: 'Each',
-              value: (w) => w.grams / w.count,
-              show: (w) => weight(w.grams / w.count),
-              numeric: true,
-            },
-            {
-              key: 'ratio',
-              name: 'Over computed',
-              value: (w) => w.grams / w.computedGrams,
-              show: (w) => (w.grams / w.computedGrams).toFixed(2),
-              numeric: true,
-            },
-            { key: 'note', name: 'Note', value: (w) => w.note },
-            {
-              key: 'remove',
-              name: '',
-              value: () => '',
-              show: (w) => (
-                <ActionIcon
-                  aria-label="Take this weighing back"
-                  onClick={() => void attempt(() => removeWeighing(flower.id, w.id))}
-                >
-                  <IconX size={16} />
-                </ActionIcon>
-              ),
-            },
-          ]}
-        />
-      )}
+      {weighings.length > 0 && <Weighed flowerId={flower.id} weighings={weighings} />}
     </Modal>
+  )
+}
+
+function Weighed({ flowerId, weighings }: { flowerId: string; weighings: readonly Weighing[] }) {
+  const weight = useWeight()
+  return (
+    <DataTable
+      caption="Weighed so far"
+      rows={weighings}
+      rowKey={(w) => w.id}
+      columns={[
+        {
+          key: 'at',
+          name: 'When',
+          value: (w) => w.at,
+          show: (w) => dayjs(w.at).format('D MMM YYYY, HH:mm'),
+        },
+        { key: 'count', name: 'Flowers', value: (w) => w.count, numeric: true },
+        {
+          key: 'each',
+          name: 'Each',
+          value: (w) => w.grams / w.count,
+          show: (w) => weight(w.grams / w.count),
+          numeric: true,
+        },
+        {
+          key: 'ratio',
+          name: 'Over computed',
+          value: (w) => w.grams / w.computedGrams,
+          show: (w) => (w.grams / w.computedGrams).toFixed(2),
+          numeric: true,
+        },
+        { key: 'note', name: 'Note', value: (w) => w.note },
+        {
+          key: 'remove',
+          name: '',
+          value: () => '',
+          show: (w) => (
+            <ActionIcon
+              aria-label="Take this weighing back"
+              onClick={() => void attempt(() => removeWeighing(flowerId, w.id))}
+            >
+              <IconX size={16} />
+            </ActionIcon>
+          ),
+        },
+      ]}
+    />
   )
 }

@@ -4,7 +4,8 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { Problem } from '#contract/problem'
 import { toCsv } from '#core/files/csv'
 import { logRows } from '#core/logbook/rows'
-import { summaryOf } from '#core/logbook/summary'
+import { type LogSummary, summaryOf } from '#core/logbook/summary'
+import type { LogEntry } from '#core/model/logEntry'
 import { formatMinutes } from '#core/units'
 import { ApiError } from '../../data/api.ts'
 import { beginEntry, takeInLog, useLog } from '../../data/log.ts'
@@ -35,13 +36,10 @@ export function Logbook() {
   const [search, setSearch] = useState('')
   const { data, error } = useLog(search)
   const [refused, setRefused] = useState<{ file: string; problem: Problem } | null>(null)
-  const weight = useWeight()
-  const { shortMoment } = useCalendar()
   if (error && !data) return <Failed what="The logbook" error={error} />
   if (!data) return <Loading what="the logbook" />
   const entries = data.map((s) => s.entry)
   const rows = entries.map(summaryOf)
-  const save = (text: string, type: string, name: string) => offerFile(new Blob([text], { type }), name)
 
   async function takeIn(file: File | null) {
     if (!file) return
@@ -68,30 +66,7 @@ export function Logbook() {
               onChange={(e) => setSearch(e.currentTarget.value)}
               w={280}
             />
-            <Menu>
-              <Menu.Target>
-                <Button>Files…</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => save(toCsv(logRows(entries)), 'text/csv', 'logbook.csv')}>
-                  Save as CSV
-                </Menu.Item>
-                <Menu.Item
-                  onClick={() =>
-                    save(
-                      JSON.stringify({ format: 'kanten-logbook', schemaVersion: 1, entries }, null, 2),
-                      'application/json',
-                      'logbook.json',
-                    )
-                  }
-                >
-                  Save as JSON
-                </Menu.Item>
-                <FileButton accept="application/json,.json" onChange={takeIn}>
-                  {(props) => <Menu.Item {...props}>Take a file in…</Menu.Item>}
-                </FileButton>
-              </Menu.Dropdown>
-            </Menu>
+            <Files entries={entries} takeIn={takeIn} />
             <ByHand />
           </>
         }
@@ -108,54 +83,94 @@ export function Logbook() {
         <Over of={over} entries={entries} />
       ) : (
         <Card>
-          <DataTable
-            caption="Entries"
-            rows={rows}
-            rowKey={(r) => r.id}
-            columns={[
-              {
-                key: 'title',
-                name: 'Order',
-                value: (r) => r.title,
-                show: (r) => <Link to={`/logbook/${r.id}`}>{r.title}</Link>,
-              },
-              { key: 'at', name: 'Made', value: (r) => r.at, show: (r) => shortMoment(r.at) },
-              { key: 'people', name: 'By', value: (r) => r.people.join(', ') },
-              {
-                key: 'minutes',
-                name: 'Hands',
-                numeric: true,
-                value: (r) => r.minutes ?? -1,
-                show: (r) => (r.minutes === null ? '–' : formatMinutes(r.minutes)),
-              },
-              {
-                key: 'planned',
-                name: 'planned',
-                numeric: true,
-                value: (r) => r.plannedMinutes ?? -1,
-                show: (r) => (r.plannedMinutes === null ? '–' : formatMinutes(r.plannedMinutes)),
-              },
-              {
-                key: 'left',
-                name: 'Icing left',
-                numeric: true,
-                value: (r) => r.leftGrams ?? -1,
-                show: (r) => (r.leftGrams === null ? '–' : weight(r.leftGrams)),
-              },
-              {
-                key: 'mixed',
-                name: 'of',
-                numeric: true,
-                value: (r) => r.plannedGrams,
-                show: (r) => weight(r.plannedGrams),
-              },
-              { key: 'short', name: 'Ran short', value: (r) => r.ranShort.join(', ') },
-              { key: 'spoiled', name: 'Spoiled', numeric: true, value: (r) => r.spoiled },
-            ]}
-          />
+          <Entries rows={rows} />
         </Card>
       )}
     </>
+  )
+}
+
+/** The logbook as files, and one taken in. */
+function Files(props: { entries: readonly LogEntry[]; takeIn: (file: File | null) => void }) {
+  const { entries, takeIn } = props
+  const save = (text: string, type: string, name: string) => offerFile(new Blob([text], { type }), name)
+  return (
+    <Menu>
+      <Menu.Target>
+        <Button>Files…</Button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Item onClick={() => save(toCsv(logRows(entries)), 'text/csv', 'logbook.csv')}>
+          Save as CSV
+        </Menu.Item>
+        <Menu.Item
+          onClick={() =>
+            save(
+              JSON.stringify({ format: 'kanten-logbook', schemaVersion: 1, entries }, null, 2),
+              'application/json',
+              'logbook.json',
+            )
+          }
+        >
+          Save as JSON
+        </Menu.Item>
+        <FileButton accept="application/json,.json" onChange={takeIn}>
+          {(props) => <Menu.Item {...props}>Take a file in…</Menu.Item>}
+        </FileButton>
+      </Menu.Dropdown>
+    </Menu>
+  )
+}
+
+function Entries({ rows }: { rows: readonly LogSummary[] }) {
+  const weight = useWeight()
+  const { shortMoment } = useCalendar()
+  return (
+    <DataTable
+      caption="Entries"
+      rows={rows}
+      rowKey={(r) => r.id}
+      columns={[
+        {
+          key: 'title',
+          name: 'Order',
+          value: (r) => r.title,
+          show: (r) => <Link to={`/logbook/${r.id}`}>{r.title}</Link>,
+        },
+        { key: 'at', name: 'Made', value: (r) => r.at, show: (r) => shortMoment(r.at) },
+        { key: 'people', name: 'By', value: (r) => r.people.join(', ') },
+        {
+          key: 'minutes',
+          name: 'Hands',
+          numeric: true,
+          value: (r) => r.minutes ?? -1,
+          show: (r) => (r.minutes === null ? '–' : formatMinutes(r.minutes)),
+        },
+        {
+          key: 'planned',
+          name: 'planned',
+          numeric: true,
+          value: (r) => r.plannedMinutes ?? -1,
+          show: (r) => (r.plannedMinutes === null ? '–' : formatMinutes(r.plannedMinutes)),
+        },
+        {
+          key: 'left',
+          name: 'Icing left',
+          numeric: true,
+          value: (r) => r.leftGrams ?? -1,
+          show: (r) => (r.leftGrams === null ? '–' : weight(r.leftGrams)),
+        },
+        {
+          key: 'mixed',
+          name: 'of',
+          numeric: true,
+          value: (r) => r.plannedGrams,
+          show: (r) => weight(r.plannedGrams),
+        },
+        { key: 'short', name: 'Ran short', value: (r) => r.ranShort.join(', ') },
+        { key: 'spoiled', name: 'Spoiled', numeric: true, value: (r) => r.spoiled },
+      ]}
+    />
   )
 }
 

@@ -1,23 +1,20 @@
 import { Button, Group } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { USUAL_HEIGHT } from '#core/practice/attempt'
 import { compared, outstanding } from '#core/practice/compared'
 import type { Ideal } from '#core/practice/ideal'
-import { Lever } from '../../practice/Lever.tsx'
 import { PipeSheet, type SheetActs } from '../../practice/PipeSheet.tsx'
 import type { Prefs } from '../../practice/prefs.ts'
 import { Replay } from '../../practice/Replay.tsx'
+import { HIGHEST, OtherThumb, USUAL_LEVER } from './OtherThumb.tsx'
 import css from './Practice.module.css'
 import type { Trying } from './useTried.ts'
 
 /** One notch of the wheel or a key: of the lever, and of the nail in radians. */
 const NOTCH = 0.04
 const NAIL_NOTCH = 0.07
-/** The lever's head is a tip so many openings up, its foot one that is pressed as low as a tip can be. */
-const HIGHEST = 3
+/** The lever's foot is a tip that is pressed as low as it can be. */
 const LOWEST = 0.2
-const USUAL_LEVER = USUAL_HEIGHT / HIGHEST
 
 /** The sheet with its lever while it is piped, and the try beside the ideal when it is done. */
 export function Tryout(props: {
@@ -105,20 +102,7 @@ export function Tryout(props: {
     )
   return (
     <div ref={stage} className={css.tryout} data-hand={hand}>
-      <div className={css.lever}>
-        <p>
-          <strong>{isOwn === 'height' ? 'height' : isOwn === 'nail' ? 'nail' : 'squeeze'}</strong>
-          <span>{isOwn === 'nothing' ? 'as it comes' : `${hand === 'right' ? 'left' : 'right'} thumb`}</span>
-        </p>
-        <Lever
-          label={LEVER_LABELS[isOwn]}
-          value={isOwn === 'nothing' ? squeeze : lever}
-          disabled={isOwn === 'nothing'}
-          springs={isOwn === 'squeeze'}
-          marks={LEVER_MARKS[isOwn]}
-          onChange={move}
-        />
-      </div>
+      <OtherThumb {...{ isOwn, hand, squeeze, lever, move }} />
       <div className={css.paper}>
         <PipeSheet
           ideal={ideal}
@@ -150,28 +134,6 @@ export function Tryout(props: {
 /** What the lever takes of the room beside the sheet, px. */
 const LEVER_PX = 88
 
-const LEVER_LABELS = {
-  squeeze: 'Squeeze',
-  height: 'Height of the tip',
-  nail: 'Turn the nail',
-  nothing: 'Squeeze, as it comes from the stylus or from holding down',
-}
-const LEVER_MARKS = {
-  squeeze: [
-    { at: 0.88, says: 'hard' },
-    { at: 0.5, says: 'half' },
-    { at: 0.06, says: 'let go' },
-  ],
-  nothing: [
-    { at: 0.88, says: 'hard' },
-    { at: 0.5, says: 'half' },
-  ],
-  height: [
-    { at: 0.66, says: '2 openings' },
-    { at: USUAL_LEVER, says: 'right' },
-  ],
-  nail: [],
-}
 const HOW = {
   nothing: 'A stylus squeezes as it presses; a finger or the mouse squeezes half while held down.',
   squeeze: 'Hold down to lay the tip on; the lever, the wheel or the arrow keys squeeze.',

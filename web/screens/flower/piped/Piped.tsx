@@ -9,14 +9,14 @@ import { layerKey } from '#core/practice/drillFor'
 import { describeOpening } from '#core/tips/index'
 import { counted } from '#core/units'
 import { reloadWorkshop, useWorkshop } from '../../../data/workshop.ts'
+import type { Filmed } from '../../../demonstration/filmed.ts'
 import { useShow } from '../../../demonstration/useShow.ts'
-import { type Filmed, Watch } from '../../../demonstration/Watch.tsx'
+import { Watch } from '../../../demonstration/Watch.tsx'
 import { PageHead } from '../../../parts/Card.tsx'
 import { useLength } from '../../../parts/length.tsx'
 import { Empty, Failed, Loading } from '../../../parts/states.tsx'
 import { useDraftPicture } from '../../../workers/planner.ts'
-import { LooksLike } from '../../wrong/LooksLike.tsx'
-import { Numbers } from './Numbers.tsx'
+import { BesideIt } from './BesideIt.tsx'
 import css from './Piped.module.css'
 import { TakeAway } from './TakeAway.tsx'
 
@@ -37,7 +37,6 @@ export function PipedPage() {
 }
 
 const WHOLE = 'whole'
-const WRONG = 'wrong'
 
 function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | null }) {
   const { flower, workshop, layerId } = props
@@ -49,8 +48,7 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
   const piped = layer === null ? whole : one?.watched === layer ? one : undefined
   const say = useLength()
   const navigate = useNavigate()
-  const [search, setSearch] = useSearchParams()
-  const beside = search.get('beside') === WRONG ? WRONG : 'numbers'
+  const [search] = useSearchParams()
   const [filmed, setFilmed] = useState<Filmed | null>(null)
   const colours = useMemo(() => Object.fromEntries(flower.roles.map((r) => [r.id, r.hex])), [flower.roles])
   const ground = flower.setting === 'nail' ? 'nail' : 'turntable'
@@ -61,7 +59,6 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
   }, [whole, ground, say])
   const watched = layer === null ? undefined : flower.layers[layer]
   const tip = layer === null ? undefined : picture?.layers[layer]?.tip
-  const tools = watched?.tools.length ?? 0
 
   return (
     <>
@@ -126,35 +123,7 @@ function Piped(props: { flower: Flower; workshop: Workshop; layerId: string | nu
             headline={(l) => lessons[l]?.headline ?? ''}
             onFilmed={setFilmed}
           />
-          <div className={css.right}>
-            <SegmentedControl
-              fullWidth
-              aria-label="Beside it"
-              value={beside}
-              onChange={(v) => setSearch(v === WRONG ? { beside: WRONG } : {}, { replace: true })}
-              data={[
-                { value: 'numbers', label: 'In numbers' },
-                { value: WRONG, label: 'When it looks wrong' },
-              ]}
-            />
-            {beside === WRONG && picture ? (
-              <LooksLike
-                key={layerId}
-                layers={picture.layers}
-                run={picture.run}
-                layer={layer}
-                colours={colours}
-                none={<Link to="/wrong">Everything that goes wrong</Link>}
-              />
-            ) : (
-              <Numbers flower={flower} lessons={lessons} layer={layer} say={say} />
-            )}
-            {tools > 0 && (
-              <p className="quiet">
-                What is done to it with tools comes after, and is not shown here: {counted(tools, 'step')}.
-              </p>
-            )}
-          </div>
+          <BesideIt {...{ flower, layer, lessons, picture, colours }} />
         </div>
       ) : (
         <Loading what="how it is piped" />

@@ -1,9 +1,9 @@
 import { Button, Menu } from '@mantine/core'
 import { useState } from 'react'
 import { filmOf } from '../../../demonstration/film.ts'
+import type { Filmed } from '../../../demonstration/filmed.ts'
 import { stripPicture } from '../../../demonstration/strip.ts'
 import type { Piped } from '../../../demonstration/useShow.ts'
-import type { Filmed } from '../../../demonstration/Watch.tsx'
 import { attempt, tell } from '../../../parts/notify.tsx'
 import { offerFile } from '../../../parts/offer.ts'
 

@@ -19,20 +19,65 @@ const batchSchema = placedFlowerSchema.shape.batch.unwrap().unwrap()
 
 type Part = Pick<PlacedFlower, 'leftOut' | 'twoTone' | 'layerColours' | 'added' | 'batch'>
 
-/** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out or added, in batches. */
-export function OwnWay(props: {
-  opened: boolean
-  close: () => void
+interface Own {
   recipe: Flower
   placed: PlacedFlower
   onChange: (part: (now: PlacedFlower) => Partial<Part>) => void
-}) {
+}
+
+/** A flower otherwise than its recipe, for this order only: parts in two tones, layers left out or added, in batches. */
+export function OwnWay(props: Own & { opened: boolean; close: () => void }) {
   const { recipe, placed, onChange } = props
+  const waiting = recipe.setting === 'nail' ? recipe.layers.slice(1).filter((l) => l.mayWait) : []
+  return (
+    <Modal opened={props.opened} onClose={props.close} title={`${recipe.name}, for this order`} size="lg">
+      <p className="quiet">The recipe stays as it is; only this piece of this order is piped otherwise.</p>
+      <TwoTones {...{ recipe, placed, onChange }} />
+      <h3 className={css.ownHead}>Layers</h3>
+      <LeftOut {...{ recipe, placed, onChange }} />
+      <AddedLayers
+        recipe={recipe}
+        placed={placed}
+        onChange={(added) => onChange((now) => ({ added: added(now.added) }))}
+      />
+      {waiting.length > 0 && (
+        <>
+          <h3 className={css.ownHead}>On the nail</h3>
+          <OptionalNumberField
+            label="Squares at a time (empty: one flower after another)"
+            value={placed.batch}
+            schema={batchSchema}
+            onChange={(batch) => onChange(() => ({ batch }))}
+          />
+          <p className="quiet">
+            {waiting.map((l) => l.name).join(', ')} may wait until so many squares stand to it; no longer than
+            the icing takes to crust.
+          </p>
+        </>
+      )}
+      <Group justify="space-between" mt="md">
+        <Button
+          disabled={
+            placed.leftOut.length + placed.added.length + Object.keys(placed.twoTone).length === 0 &&
+            placed.batch === null
+          }
+          onClick={() => onChange(() => ({ leftOut: [], twoTone: {}, added: [], batch: null }))}
+        >
+          As the recipe says
+        </Button>
+        <Button variant="filled" onClick={props.close}>
+          Done
+        </Button>
+      </Group>
+    </Modal>
+  )
+}
+
+function TwoTones({ recipe, placed, onChange }: Own) {
   const { colours } = useOrderBase()
   const plainRoles = recipe.roles.filter((r) =>
     recipe.layers.some((l) => l.load.kind === 'plain' && l.load.role === r.id),
   )
-  const waiting = recipe.setting === 'nail' ? recipe.layers.slice(1).filter((l) => l.mayWait) : []
   const setTone = (roleId: string, tone: TwoTone | null) =>
     onChange((now) => {
       const { [roleId]: _, ...others } = now.twoTone
@@ -45,8 +90,7 @@ export function OwnWay(props: {
     if (colourId) setTone(roleId, { kind, colourId, share: now?.share ?? START_SHARE })
   }
   return (
-    <Modal opened={props.opened} onClose={props.close} title={`${recipe.name}, for this order`} size="lg">
-      <p className="quiet">The recipe stays as it is; only this piece of this order is piped otherwise.</p>
+    <>
       <h3 className={css.ownHead}>In two tones</h3>
       {colours.length < 2 && <p className="quiet">The order needs a second colour first.</p>}
       {plainRoles.map((role) => {
@@ -85,7 +129,13 @@ export function OwnWay(props: {
           </Group>
         )
       })}
-      <h3 className={css.ownHead}>Layers</h3>
+    </>
+  )
+}
+
+function LeftOut({ recipe, placed, onChange }: Own) {
+  return (
+    <>
       {recipe.layers.map((layer) => {
         const chosen = placed.leftOut.includes(layer.id)
         const carried = !chosen && withWhatIsSetOn(recipe, placed.leftOut).has(layer.id)
@@ -110,40 +160,6 @@ export function OwnWay(props: {
           />
         )
       })}
-      <AddedLayers
-        recipe={recipe}
-        placed={placed}
-        onChange={(added) => onChange((now) => ({ added: added(now.added) }))}
-      />
-      {waiting.length > 0 && (
-        <>
-          <h3 className={css.ownHead}>On the nail</h3>
-          <OptionalNumberField
-            label="Squares at a time (empty: one flower after another)"
-            value={placed.batch}
-            schema={batchSchema}
-            onChange={(batch) => onChange(() => ({ batch }))}
-          />
-          <p className="quiet">
-            {waiting.map((l) => l.name).join(', ')} may wait until so many squares stand to it; no longer than
-            the icing takes to crust.
-          </p>
-        </>
-      )}
-      <Group justify="space-between" mt="md">
-        <Button
-          disabled={
-            placed.leftOut.length + placed.added.length + Object.keys(placed.twoTone).length === 0 &&
-            placed.batch === null
-          }
-          onClick={() => onChange(() => ({ leftOut: [], twoTone: {}, added: [], batch: null }))}
-        >
-          As the recipe says
-        </Button>
-        <Button variant="filled" onClick={props.close}>
-          Done
-        </Button>
-      </Group>
-    </Modal>
+    </>
   )
 }

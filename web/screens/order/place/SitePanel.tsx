@@ -1,26 +1,14 @@
 import { ActionIcon, Button, Select, Tooltip } from '@mantine/core'
 import { IconCopy, IconEraser, IconFlipVertical, IconPin, IconPinnedOff } from '@tabler/icons-react'
-import { siteSchema } from '#core/model/layout'
-import { resizeSites } from '#core/model/onPiece'
-import { placedFlowerSchema } from '#core/model/order'
 import { change, duplicate, mirror, rubOut } from '#core/placing/byHand'
-import { whereWords } from '#core/placing/findings/finding'
-import { benchMm } from '#core/units'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
-import { LengthField } from '../../../parts/length.tsx'
-import { NumberField } from '../../../parts/NumberField.tsx'
 import { newId } from '../../../parts/newId.ts'
 import css from './Place.module.css'
+import { SiteFields } from './SiteFields.tsx'
 import type { Placing } from './usePlacing.ts'
-
-const turnSchema = siteSchema.shape.turnDeg.unwrap()
-const leanSchema = siteSchema.shape.leanDeg.unwrap()
-const sizeSchema = placedFlowerSchema.shape.sizeMm.unwrap().unwrap()
 
 /** What is chosen, and everything that can be done with it. */
 export function SitePanel({ placing }: { placing: Placing }) {
-  const { chosen, layout, hand, kinds, piece } = placing
-  const { edit } = useOrderEditor()
+  const { chosen, layout, hand, kinds } = placing
   const sites = layout.sites.filter((s) => chosen.has(s.id))
   const [one] = sites
   if (!one)
@@ -32,8 +20,6 @@ export function SitePanel({ placing }: { placing: Placing }) {
         </p>
       </div>
     )
-  const kind = placing.kindOf(one.placedId)
-  const spot = hand.chart.read(one.place)
   const ids = new Set(chosen)
   const pinned = sites.every((s) => s.pinned)
   const grouped = sites.length > 1 && one.groupId !== null && sites.every((s) => s.groupId === one.groupId)
@@ -97,49 +83,7 @@ export function SitePanel({ placing }: { placing: Placing }) {
           </Button>
         )}
       </div>
-      <div className={css.fields}>
-        {kind && (
-          <LengthField
-            label="Across"
-            width={92}
-            decimals={1}
-            value={benchMm(kind.kind.lies ? kind.kind.longMm : 2 * kind.kind.r)}
-            schema={sizeSchema}
-            onChange={(sizeMm) =>
-              edit(
-                'size',
-                (o) => resizeSites(o, piece.id, layout.id, ids, sizeMm, newId),
-                `${piece.id} size ${[...ids].join()}`,
-              )
-            }
-          />
-        )}
-        <NumberField
-          label="Turn"
-          unit="°"
-          width={84}
-          step={5}
-          value={Math.round(one.turnDeg)}
-          schema={turnSchema}
-          onChange={(turnDeg) =>
-            placing.change('turn', (now) => change(now.layout, ids, { turnDeg }), `${one.id} turn`)
-          }
-        />
-        <NumberField
-          label="Lean"
-          unit="°"
-          width={84}
-          step={5}
-          value={one.leanDeg}
-          schema={leanSchema}
-          onChange={(leanDeg) =>
-            placing.change('lean', (now) => change(now.layout, ids, { leanDeg }), `${one.id} lean`)
-          }
-        />
-        <p className={`quiet ${css.where}`}>
-          {sites.length > 1 ? `${sites.length} chosen` : whereWords(hand.chart, hand.chart.point(spot), spot)}
-        </p>
-      </div>
+      <SiteFields placing={placing} one={one} ids={ids} />
     </div>
   )
 }

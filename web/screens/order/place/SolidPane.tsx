@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { moveBy } from '#core/placing/byHand'
 import type { PlacedKind } from '#core/placing/placedKinds'
 import { standOf } from '#core/placing/stands'
 import { quickPictures } from '../../../parts/pictures.ts'
@@ -8,13 +7,13 @@ import { freshCanvas } from '../../../solid/freshCanvas.ts'
 import { flowerPalette } from '../../../solid/palette.ts'
 import type { PieceBody } from '../../../solid/pieceBody.ts'
 import { createPieceScene, type PieceScene, type Stood } from '../../../solid/pieceScene.ts'
-import type { Solid } from '../../../workers/solid.worker.ts'
-import { COARSE, solidOf } from '../../../workers/solids.ts'
 import type { DrawnLine } from './drawnLines.ts'
 import { type BorderLine, borderStands } from './Grounds.tsx'
 import type { LaidWords } from './lettered.ts'
 import css from './Place.module.css'
+import { usePieceSolids } from './usePieceSolids.ts'
 import type { Placing } from './usePlacing.ts'
+import { useTaken } from './useTaken.ts'
 
 /** The piece as it will look, turned by the pointer; flowers on it are chosen and dragged. */
 export function SolidPane(props: {
@@ -27,14 +26,14 @@ export function SolidPane(props: {
   onLook: (angle: number) => void
 }) {
   const { placing, body, borders } = props
-  const { hand, layout, chosen, kinds } = placing
-  const { chart } = hand
+  const { layout, chosen, kinds } = placing
+  const { chart } = placing.hand
   const host = useRef<HTMLDivElement>(null)
   const scene = useRef<PieceScene>(null)
   const onLook = useRef(props.onLook)
   onLook.current = props.onLook
   const [trouble, setTrouble] = useState(false)
-  const solids = useSolids(kinds, borders)
+  const solids = usePieceSolids(kinds, borders)
 
   useEffect(() => {
     if (!host.current) return
@@ -100,66 +99,7 @@ export function SolidPane(props: {
     )
   }, [stands, chosen])
 
-  // a flower that is taken hold of is dragged over the surface; anything else turns the piece
-  const taken = useRef<{ id: string; from: { x: number; y: number; z: number } } | null>(null)
-  const at = (e: React.PointerEvent<HTMLDivElement>) => {
-    const box = e.currentTarget.getBoundingClientRect()
-    return [e.clientX - box.left, e.clientY - box.top] as const
-  }
-  const dragged = (e: React.PointerEvent<HTMLDivElement>) => {
-    const hit = taken.current && scene.current?.hit(...at(e))
-    if (!taken.current || !hit) return null
-    const { id, from } = taken.current
-    const ids = chosen.has(id) ? chosen : new Set([id])
-    const by = { x: hit.x - from.x, y: hit.y - from.y, z: hit.z - from.z }
-    return Math.hypot(by.x, by.y, by.z) < LEAST_DRAG_MM ? null : moveBy(hand, ids, by)
-  }
+  const handlers = useTaken(placing, scene)
   if (trouble) return <p className={css3.trouble}>This browser has no WebGL, which the solid needs.</p>
-  return (
-    <div
-      ref={host}
-      className={css.solid}
-      onPointerDownCapture={(e) => {
-        const id = scene.current?.pick(...at(e))
-        if (!id) return
-        const hit = scene.current?.hit(...at(e))
-        scene.current?.turnable(false)
-        if (!chosen.has(id)) placing.choose([id], e.shiftKey)
-        if (hit) taken.current = { id, from: hit }
-        e.currentTarget.setPointerCapture(e.pointerId)
-      }}
-      onPointerMove={(e) => {
-        const next = dragged(e)
-        if (next) placing.drag(next)
-      }}
-      onPointerUp={(e) => {
-        const next = dragged(e)
-        taken.current = null
-        scene.current?.turnable(true)
-        placing.drag(null)
-        if (next) placing.change('move', () => next)
-      }}
-    />
-  )
-}
-
-const LEAST_DRAG_MM = 1.5
-
-/** Coarse solids of everything that stands on a piece, by placed flower. */
-function useSolids(kinds: readonly PlacedKind[], borders: readonly BorderLine[]): ReadonlyMap<string, Solid> {
-  const [solids, setSolids] = useState<ReadonlyMap<string, Solid>>(new Map())
-  const all = useMemo(() => [...kinds, ...borders.map((b) => b.kind)], [kinds, borders])
-  useEffect(() => {
-    let current = true
-    setSolids(new Map())
-    // each is shown as soon as it is there
-    for (const k of all)
-      void solidOf(k.layers, 1, COARSE).then((solid) => {
-        if (current) setSolids((now) => new Map(now).set(k.placedId, solid))
-      })
-    return () => {
-      current = false
-    }
-  }, [all])
-  return solids
+  return <div ref={host} className={css.solid} {...handlers} />
 }

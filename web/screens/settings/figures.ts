@@ -1,0 +1,153 @@
+import type { Settings } from '#core/model/workshop'
+
+/** Settings that are one number. */
+type NumberKey = {
+  [K in keyof Settings]: Settings[K] extends number ? K : never
+}[keyof Settings]
+
+/** Every figure of the bakery that a plan rests on, with why it is asked. */
+export const figures: { key: NumberKey; label: string; unit?: string; why: string; step?: number }[] = [
+  { key: 'scaleStepGrams', label: 'Kitchen scale step', unit: 'g', why: 'Bowls are rounded up to it.' },
+  { key: 'bowlResidueGrams', label: 'Stays in a bowl', unit: 'g', why: 'However well it is scraped.' },
+  {
+    key: 'couplerResidueGrams',
+    label: 'Stays in a coupler',
+    unit: 'g',
+    why: 'On top of what stays in the bag.',
+  },
+  {
+    key: 'leastBagGrams',
+    label: 'Least in a bag',
+    unit: 'g',
+    why: 'Less cannot be worked; the bag is topped up.',
+  },
+  { key: 'leastConeGrams', label: 'Least in a cone', unit: 'g', why: 'The same for a parchment cone.' },
+  { key: 'handfulGrams', label: 'Most in one filling', unit: 'g', why: 'What your hand controls.' },
+  { key: 'mixerGrams', label: 'Mixer takes', unit: 'g', why: 'More is made in several makes.' },
+  { key: 'mixerResidueGrams', label: 'Stays in the mixer', unit: 'g', why: 'For each make.' },
+  {
+    key: 'bagMinutes',
+    label: 'To fill a bag',
+    unit: 'min',
+    step: 0.5,
+    why: 'Weighs a bag against tip changes.',
+  },
+  {
+    key: 'changeMinutes',
+    label: 'To change a tip',
+    unit: 'min',
+    step: 0.1,
+    why: 'On a coupler, with a wipe.',
+  },
+  {
+    key: 'refillMinutes',
+    label: 'To fill it again',
+    unit: 'min',
+    step: 0.1,
+    why: 'Each filling after the first.',
+  },
+  { key: 'couplerMinutes', label: 'To fit a coupler', unit: 'min', step: 0.1, why: 'Once for each bag.' },
+  {
+    key: 'washMinutes',
+    label: 'To wash a tip',
+    unit: 'min',
+    step: 0.1,
+    why: 'When it goes to a bag of another colour.',
+  },
+  {
+    key: 'keptBagMinutes',
+    label: 'To keep a bag aside',
+    unit: 'min',
+    step: 0.5,
+    why: 'With one bowl, while it goes on to other colours.',
+  },
+  { key: 'makeMinutes', label: 'To make base icing', unit: 'min', step: 1, why: 'Hands, for each make.' },
+  {
+    key: 'bowlMinutes',
+    label: 'To mix a portion',
+    unit: 'min',
+    step: 0.5,
+    why: 'A colour at one stiffness, washing up included.',
+  },
+  {
+    key: 'tintedOnMinutes',
+    label: 'Tinted on saves',
+    unit: 'min',
+    step: 0.5,
+    why: 'Of it, with one bowl that is not washed.',
+  },
+  {
+    key: 'squareSeconds',
+    label: 'A square on a nail',
+    unit: 's',
+    step: 1,
+    why: 'On and off, for each flower.',
+  },
+  {
+    key: 'minutesPerGram',
+    label: 'A gram thrown away',
+    unit: 'min',
+    step: 0.01,
+    why: 'What waste weighs against time.',
+  },
+  {
+    key: 'liftSeconds',
+    label: 'To lift a flower on',
+    unit: 's',
+    step: 1,
+    why: 'From its square to its place.',
+  },
+  {
+    key: 'wipeEveryStrokes',
+    label: 'To wipe the tip at the bench',
+    unit: 'strokes',
+    step: 1,
+    why: 'The run says when.',
+  },
+  {
+    key: 'setOnSeconds',
+    label: 'To put one thing on',
+    unit: 's',
+    step: 0.5,
+    why: 'A sugar flower, a pearl, a pick.',
+  },
+  { key: 'hourlyRate', label: 'An hour of hands', step: 1, why: 'In your currency, for quotes.' },
+  { key: 'cakeDensity', label: 'A millilitre of cake', unit: 'g', step: 0.01, why: 'What a tier weighs.' },
+  { key: 'leastSupports', label: 'Supports in a tier', step: 1, why: 'Never fewer under another tier.' },
+  {
+    key: 'supportEveryMm',
+    label: 'Width per support',
+    unit: 'mm',
+    step: 1,
+    why: 'One for so much of the diameter above.',
+  },
+  {
+    key: 'supportKg',
+    label: 'Weight per support',
+    unit: 'kg',
+    step: 0.1,
+    why: 'One for so much above; the larger number counts.',
+  },
+  {
+    key: 'supportRingShare',
+    label: 'Supports stand at',
+    step: 0.05,
+    why: 'Share of the radius above them.',
+  },
+  {
+    key: 'hangMostPa',
+    label: 'May pull at a side',
+    unit: 'Pa',
+    step: 10,
+    why: 'Flowers that pull harder are kept off sides.',
+  },
+  {
+    key: 'hangMostGrams',
+    label: 'May hang on a side',
+    unit: 'g',
+    step: 0.5,
+    why: 'Heavier flowers are kept off sides.',
+  },
+  { key: 'boardMarginMm', label: 'Board around a cake', unit: 'mm', step: 5, why: 'On every side.' },
+  { key: 'lidClearMm', label: 'Air under the lid', unit: 'mm', step: 5, why: 'Over what stands highest.' },
+]

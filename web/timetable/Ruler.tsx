@@ -1,0 +1,80 @@
+import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
+import type { Timetable } from '#core/timeline/timetable'
+import { useCalendar } from '../parts/calendar.ts'
+import css from './Bands.module.css'
+import { HEAD_PX } from './layout.ts'
+import type { Scale } from './scale.ts'
+
+/** The days and hours over the bands, when orders are fetched, and where now is. */
+export function Ruler(props: {
+  scale: Scale
+  orders: Timetable['orders']
+  height: number
+  now: number
+  from: number
+  to: number
+  view: { from: number; to: number } | null
+  look?: ((day: number | null) => void) | undefined
+}) {
+  const { scale, orders, height, now, from, to, view, look } = props
+  const { clock, dayName } = useCalendar()
+  const at = (minute: number) => clock(momentOf(minute))
+  return (
+    <>
+      <svg width={scale.width} height={height} aria-hidden="true">
+        {scale.ticks.map((t) => (
+          <path key={t.minute} d={`M${t.x} ${HEAD_PX - 4}V${height}`} stroke="var(--line)" />
+        ))}
+        {orders.map((o) => (
+          <path
+            key={o.id}
+            d={`M${scale.x(o.collect)} ${HEAD_PX - 16}V${height}`}
+            stroke="var(--text)"
+            strokeWidth={2}
+          />
+        ))}
+        {now > from && now < to && (
+          <path d={`M${scale.x(now)} ${HEAD_PX - 8}V${height}`} stroke="var(--text)" strokeDasharray="2 3" />
+        )}
+      </svg>
+      {scale.days.map((d) => (
+        <button
+          type="button"
+          key={d.minute}
+          className={css.day}
+          style={{ left: d.x }}
+          title={look && (view ? 'All days' : 'Only this day')}
+          disabled={!look}
+          onClick={() => look?.(view ? null : Math.floor(d.minute / DAY_MINUTES))}
+        >
+          {dayName(momentOf(d.minute))}
+          {look && view && ' · all days'}
+        </button>
+      ))}
+      {orders.map((o) => (
+        <span
+          key={o.id}
+          className={css.head}
+          style={{ left: Math.min(scale.x(o.collect) - 26, scale.width - 56), top: 3 }}
+        >
+          fetched
+        </span>
+      ))}
+      {scale.ticks
+        .filter((t) => t.x < scale.width - 36)
+        .map((t) => (
+          <span key={t.minute} className={css.head} style={{ left: t.x - 1, top: 20 }}>
+            {at(t.minute)}
+          </span>
+        ))}
+      {now > from && now < to && (
+        <strong
+          className={css.head}
+          style={{ left: Math.max(0, scale.x(now) - 34), top: 4, color: 'var(--text)' }}
+        >
+          now {at(now)}
+        </strong>
+      )}
+    </>
+  )
+}
