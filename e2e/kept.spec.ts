@@ -195,7 +195,9 @@ test('an order file with another recipe under a known id does not swap it silent
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
   })
-  await expect(page.getByRole('dialog')).toContainText('“Their rose” in the file is another recipe')
+  await expect(page.getByRole('alert').filter({ hasText: 'Taken in, with a difference' })).toContainText(
+    '“Their rose” in the file is another recipe',
+  )
   await page.getByRole('button', { name: 'Understood' }).click()
   await page.goto('/flowers')
   await page.getByRole('radiogroup', { name: 'Kind' }).getByText('Our own').click()

@@ -118,6 +118,19 @@ describe('lists of orders', () => {
     await waitFor(() => expect(past.result.current.orders).toHaveLength(1))
     expect(lines().at(-1)).toBe('GET /api/orders?before=2026-11-26&latestFirst=1&limit=100')
   })
+
+  it('do not show an order that was deleted a moment ago where none of them was on screen', async () => {
+    const list = (ids: string[]) =>
+      json({ orders: ids.map((id) => ({ id, title: id, collectAt: tea.collectAt })), total: 1, next: null })
+    answers = () => list(['tea', 'cake'])
+    const before = renderHook(() => useOrders('coming', '2026-11-27', ''))
+    await waitFor(() => expect(before.result.current.orders).toHaveLength(2))
+    before.unmount()
+    answers = (line) => (line.startsWith('DELETE') ? new Response(null, { status: 204 }) : list(['tea']))
+    await deleteOrder('cake')
+    const after = renderHook(() => useOrders('coming', '2026-11-27', ''))
+    await waitFor(() => expect(after.result.current.orders?.map((o) => o.id)).toEqual(['tea']))
+  })
 })
 
 describe('an order on screen', () => {

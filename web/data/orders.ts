@@ -20,22 +20,29 @@ export function useOrders(shown: OrdersShown, today: string, search: string) {
   )
   question.set('limit', String(PAGE))
   if (search.trim()) question.set('search', search.trim())
+  const first = `${KEY}?${question}`
   const keyOf = (page: number, before: OrderList | null) => {
     if (page > 0 && !before?.next) return null
     const after = before?.next ? `&after=${encodeURIComponent(before.next)}` : ''
-    return `${KEY}?${question}${after}`
+    return `${first}${after}`
   }
-  const { data, error, isLoading, size, setSize, mutate } = useSWRInfinite<OrderList, Error>(keyOf, api, {
-    keepPreviousData: true,
-    revalidateFirstPage: true,
-  })
+  const { data, error, isLoading, size, setSize, mutate } = useSWRInfinite<OrderList, Error>(
+    keyOf,
+    fetchList,
+    {
+      keepPreviousData: true,
+      revalidateFirstPage: true,
+    },
+  )
   useEffect(() => {
     const again = () => mutate()
     shownLists.add(again)
+    // what was fetched a moment ago is taken as it is, unless an order has come or gone since
+    if (isBehind(first)) void again()
     return () => {
       shownLists.delete(again)
     }
-  }, [mutate])
+  }, [mutate, first])
   return {
     orders: data?.flatMap((page) => page.orders),
     total: data?.[0]?.total ?? 0,
@@ -48,8 +55,23 @@ export function useOrders(shown: OrdersShown, today: string, search: string) {
 /** Every list of orders on screen. */
 const shownLists = new Set<() => Promise<unknown>>()
 
-/** Every list of orders on screen asks again. */
-export const reloadOrders = () => Promise.all([...shownLists].map((again) => again()))
+/** How often orders have come or gone, and how often that was when each list was last fetched. */
+let changes = 0
+const fetchedAt = new Map<string, number>()
+
+async function fetchList(path: string): Promise<OrderList> {
+  const as = changes
+  const list = await api<OrderList>(path)
+  fetchedAt.set(path, as)
+  return list
+}
+const isBehind = (path: string) => (fetchedAt.get(path) ?? changes) < changes
+
+/** Every list of orders on screen asks again; one that is not, when it is looked at next. */
+export function reloadOrders(): Promise<unknown[]> {
+  changes += 1
+  return Promise.all([...shownLists].map((again) => again()))
+}
 
 async function andReload<T>(call: Promise<T>): Promise<T> {
   const answer = await call
