@@ -38,7 +38,7 @@ test('a wish becomes drops; a bowl that came out darker is mended, and its bottl
 })
 
 test('one bowl through all colours mixes less icing, and the bowl says what to do', async ({ page }) => {
-  await page.goto('/orders/observatory/icing?half=mixing')
+  await page.goto('/orders/observatory/icing?half=ways')
   await expect(icing(page)).toHaveText(/ g$/)
   const before = grams(await icing(page).textContent())
   const carried = page.getByRole('region', { name: 'One bowl, carried over' })

@@ -28,6 +28,8 @@ export async function withMade(
 
 /** A screen that has not changed for so long has come to rest. */
 const QUIET_MS = 200
+/** Whatever is still on its way after so long is not coming: a busy machine has taken a third of it. */
+const MOST_MS = 120_000
 
 /** Goes to another screen as a link there does: what the last one has worked out is not worked out again. */
 export async function open(page: Page, path: string): Promise<void> {
@@ -39,8 +41,11 @@ export async function open(page: Page, path: string): Promise<void> {
   else await page.goto(path)
 }
 
+/** Waits for everything on a screen, not only for what is in view. */
+export const WHOLE = true
+
 /** Waits until nothing in view is being fetched any more, and what was fetched is shown. */
-export async function settled(page: Page): Promise<void> {
+export async function settled(page: Page, whole = false): Promise<void> {
   // the address changes before the page does
   await page.waitForFunction(() => {
     const at = document.querySelector('main')?.dataset.at
@@ -48,16 +53,24 @@ export async function settled(page: Page): Promise<void> {
   })
   await expect(page.getByRole('heading').first()).toBeVisible()
   await page.evaluate(
-    (quietMs) =>
-      new Promise<void>((resolve) => {
+    ({ quietMs, mostMs, whole }) =>
+      new Promise<void>((resolve, reject) => {
+        const began = Date.now()
         const fetching = () =>
-          document.querySelector('main[aria-busy=true]') ||
-          [...document.querySelectorAll('[role=status]')].some(
-            (n) => n.textContent?.startsWith('Fetching') && n.getBoundingClientRect().top < innerHeight,
-          )
+          (document.querySelector('main[aria-busy=true]') && 'the screen') ||
+          (whole &&
+            document.querySelector('main')?.innerText.match(/working it out…|go on meanwhile|(^|× )…$/m)) ||
+          (whole && document.querySelector('main [role=progressbar]') && 'a search') ||
+          [...document.querySelectorAll('[role=status]')].find(
+            (n) =>
+              n.textContent?.startsWith('Fetching') && (whole || n.getBoundingClientRect().top < innerHeight),
+          )?.textContent
         const rested = () => {
-          if (fetching()) timer = setTimeout(rested, quietMs)
-          else resolve()
+          const what = fetching()
+          if (!what) resolve()
+          else if (Date.now() - began > mostMs)
+            reject(new Error(`${location.pathname} never came to rest: ${what}`))
+          else timer = setTimeout(rested, quietMs)
         }
         let timer = setTimeout(rested, quietMs)
         new MutationObserver(() => {
@@ -65,6 +78,6 @@ export async function settled(page: Page): Promise<void> {
           timer = setTimeout(rested, quietMs)
         }).observe(document, { subtree: true, childList: true, attributes: true })
       }),
-    QUIET_MS,
+    { quietMs: QUIET_MS, mostMs: MOST_MS, whole },
   )
 }

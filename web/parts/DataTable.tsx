@@ -113,6 +113,7 @@ export function DataTable<Row extends RowData>(props: TableProps<Row>) {
       <section
         ref={frame}
         className={props.long || windowed ? css.long : css.scroll}
+        data-sideways
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a wide table must be scrollable by keyboard
         tabIndex={0}
         aria-label={props.caption}

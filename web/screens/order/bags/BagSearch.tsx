@@ -46,14 +46,14 @@ export function BagSearch({ plan }: { plan: Plan }) {
           {chained ? (
             <p>
               One bowl passes through all colours, so the bags follow its chain.{' '}
-              <Link to="../icing?half=mixing">Mix in separate bowls</Link> to plan them freely.
+              <Link to="../icing?half=ways">Mix in separate bowls</Link> to plan them freely.
             </p>
           ) : (
             <p className="quiet">
               {order.arrangement
                 ? 'The bags are as you chose them; new flowers get bags of their own.'
                 : 'This plan was found at once. A search of a few seconds may find a better one.'}{' '}
-              Or <Link to="../icing?half=mixing">carry one bag through all colours</Link>.
+              Or <Link to="../icing?half=ways">carry one bag through all colours</Link>.
             </p>
           )}
           {state && (

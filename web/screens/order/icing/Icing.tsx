@@ -9,6 +9,7 @@ import { Amounts } from './Amounts.tsx'
 import { Chances } from './Chances.tsx'
 import css from './Icing.module.css'
 import { Mixing } from './Mixing.tsx'
+import { Schools } from './Schools.tsx'
 import { Supplies } from './Supplies.tsx'
 
 /** Icing in parts: how much of what to make, where it goes, what to buy, how its colours are mixed, whether it will last. */
@@ -35,6 +36,7 @@ export function Icing() {
         <Tabs.Tab value="flow">Where it goes</Tabs.Tab>
         <Tabs.Tab value="supplies">On hand and to buy</Tabs.Tab>
         <Tabs.Tab value="mixing">Mixing</Tabs.Tab>
+        <Tabs.Tab value="ways">Ways to mix</Tabs.Tab>
         <Tabs.Tab value="chances">Will it last?</Tabs.Tab>
       </Tabs.List>
       <Tabs.Panel value="amounts">
@@ -53,6 +55,11 @@ export function Icing() {
       <Tabs.Panel value="mixing">
         <div className={css.half}>
           <Mixing />
+        </div>
+      </Tabs.Panel>
+      <Tabs.Panel value="ways">
+        <div className={css.half}>
+          <Schools />
         </div>
       </Tabs.Panel>
       <Tabs.Panel value="chances">

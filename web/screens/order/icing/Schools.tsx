@@ -1,5 +1,6 @@
 import { Button, Switch } from '@mantine/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { School } from '#core/plan/schools'
 import { greenOf } from '#core/plan/schools'
 import { counted, formatMinutes } from '#core/units'
@@ -103,6 +104,11 @@ export function Schools() {
         <Card
           title="One bowl, step by step"
           aside={`${counted(steps.length, 'colour')} in this order and no other`}
+          actions={
+            <Button component={Link} to="../bowl">
+              Show them at the bowl
+            </Button>
+          }
         >
           <ol className={css.chain}>
             {steps.map((step, i) => (
