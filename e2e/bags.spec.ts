@@ -116,3 +116,24 @@ test('a flower gets loose stamens and batches of squares for this order only, an
   await expect(page.getByText('6 squares at a time')).toBeHidden()
   await expect(figure(page, 'Icing')).toHaveText(before!)
 })
+
+test('an hour that could be saved is a decision, in the strip too, until somebody leaves it', async ({
+  page,
+}) => {
+  await page.goto('/orders/observatory/advice')
+  const line = page.getByRole('navigation', { name: 'Line of work' })
+  const figure = line.getByRole('link', { name: /^Advice/ }).locator('.figure')
+  const saving = page.getByText(/fewer in hand, if layers are piped through openings/)
+  await expect(saving).toBeVisible()
+  await expect(figure).toHaveText('1 to decide')
+  await expect(line.getByRole('link', { name: /^Bags/ })).toContainText('decide')
+  await page.getByRole('listitem').filter({ has: saving }).getByRole('button', { name: 'Leave it' }).click()
+  await expect(figure).toHaveText('none to decide')
+  await expect(page.getByRole('heading', { name: 'Left as it is' })).toBeVisible()
+  await expect(line.getByRole('link', { name: /^Bags/ })).not.toContainText('decide')
+  await page.getByRole('button', { name: 'Say it again' }).click()
+  await expect(figure).toHaveText('1 to decide')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(saving).toBeVisible()
+})

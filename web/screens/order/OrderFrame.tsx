@@ -20,8 +20,10 @@ import { SaveWord } from '../../parts/SaveWord.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import { namesIn } from '../../parts/workshopNames.ts'
+import { useFewer } from '../../workers/bags.ts'
 import { useDays } from '../../workers/days.ts'
 import { Accepted } from './Accepted.tsx'
+import { savingToDecide } from './bags/decide.ts'
 import { Strip, stopNames } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
@@ -56,6 +58,9 @@ const tables = [
   ['timeline', 'Timetable'],
 ] as const
 
+/** Nobody has asked for a way to fewer bags: it is looked for when the order has rested for so long, ms. */
+const UNASKED_MS = 15_000
+
 function Order() {
   const { order, planned, workshop, undo, redo, undoLabel, redoLabel } = useOrderEditor()
   const { shortMoment } = useCalendar()
@@ -67,6 +72,7 @@ function Order() {
     workshop,
     location.pathname.includes('/timeline'),
   )
+  const { offer } = useFewer(order, workshop, UNASKED_MS)
   useHotkeys([
     ['mod+Z', () => undo?.()],
     ['mod+shift+Z', () => redo?.()],
@@ -87,7 +93,7 @@ function Order() {
         }
       />
       {cameIn && <Accepted />}
-      <Strip days={days} />
+      <Strip days={days} saving={savingToDecide(offer, order) > 0} />
       <Outlet context={days} />
     </>
   )

@@ -25,8 +25,11 @@ export const stopNames = {
   advice: 'Advice',
 } as const
 
-/** The line of work: the way through an order, and at each stop its one number and whether it wants a decision. */
-export function Strip({ days }: { days: Days }) {
+/**
+ * The line of work: the way through an order, and at each stop its one number and whether it wants a decision.
+ * @param saving whether fewer bags would save enough to be decided.
+ */
+export function Strip({ days, saving }: { days: Days; saving: boolean }) {
   const { order, plan, before, workshop } = useOrderEditor()
   const { shortMoment, weekMoment } = useCalendar()
   const { data: runs } = useRuns()
@@ -41,6 +44,7 @@ export function Strip({ days }: { days: Days }) {
   const then = before ? figures(before) : {}
   const advice = plan && sortAdvice(plan.advice, order.wavedOff)
   const toDecide = advice?.decide.flatMap((g) => g.advice) ?? []
+  const decisions = toDecide.length + (saving ? 1 : 0)
   const stops: { to: keyof typeof stopNames; figure: string | undefined; note?: string | undefined }[] = [
     { to: 'brief', figure: shortMoment(order.collectAt) },
     { to: 'pieces', figure: now.pieces },
@@ -54,7 +58,7 @@ export function Strip({ days }: { days: Days }) {
     },
     {
       to: 'advice',
-      figure: advice && (toDecide.length > 0 ? `${toDecide.length} to decide` : 'none to decide'),
+      figure: advice && (decisions > 0 ? `${decisions} to decide` : 'none to decide'),
       note: advice && counted(advice.notes.length, 'note'),
     },
   ]
@@ -62,7 +66,9 @@ export function Strip({ days }: { days: Days }) {
     <nav aria-label="Line of work" className={css.strip}>
       {stops.map(({ to, figure, note }) => {
         const wants =
-          toDecide.some((a) => stopOf[a.about.kind] === to) || (to === 'timeline' && wantsDecision(days))
+          toDecide.some((a) => stopOf[a.about.kind] === to) ||
+          (to === 'timeline' && wantsDecision(days)) ||
+          (to === 'bags' && saving)
         const was = then[to]
         return (
           <Stop

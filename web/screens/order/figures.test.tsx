@@ -102,7 +102,7 @@ describe.each(cases)('the screens of %s', (_, shown) => {
   it('say the same number where they name the same thing', () => {
     const strip = show(
       shown,
-      <Strip days={{ reply: undefined, table: undefined, error: undefined, now: 0 }} />,
+      <Strip days={{ reply: undefined, table: undefined, error: undefined, now: 0 }} saving={false} />,
     )
     const stop = (name: string) => within(strip).getByText(name).closest('a')!.textContent!.trim()
     const [icing, bags, pieces] = [stop('Icing'), stop('Bags'), stop('Pieces')]

@@ -9,7 +9,7 @@ import { Card } from '../../../parts/Card.tsx'
 import { FlagMark } from '../../../parts/FlagMark.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
 import { useFewer } from '../../../workers/bags.ts'
-import { DECIDE_MINUTES } from '../bags/decide.ts'
+import { SAVING_KEY, savingOf, savingToDecide } from '../bags/decide.ts'
 import css from './Advice.module.css'
 
 const words: Record<Said['severity'], string> = { stop: 'Stop', decide: 'Decide', note: 'Note' }
@@ -20,19 +20,18 @@ export function Advice() {
   const { offer } = useFewer(order, workshop)
   if (!plan) return <Loading what="the plan" />
   const { decide, notes, waved } = sortAdvice(plan.advice, order.wavedOff)
-  const best = offer?.choices[0]
-  const saved = best ? offer.before.minutes - best.after.minutes : 0
-  const saves = saved >= DECIDE_MINUTES
+  const saved = savingToDecide(offer, order)
+  const left = saved > 0 ? 0 : savingOf(offer)
   return (
     <div className={css.page}>
       <Card title="To decide">
         <ul className={css.list}>
-          {saves && <Saving minutes={saved} />}
+          {saved > 0 && <Saving minutes={saved} />}
           {decide.map((group) => (
             <Group key={group.key} group={group} />
           ))}
         </ul>
-        {decide.length === 0 && !saves && <p>Nothing stands in the way.</p>}
+        {decide.length === 0 && saved === 0 && <p>Nothing stands in the way.</p>}
       </Card>
       {notes.length > 0 && (
         <Card title="Good to know">
@@ -43,7 +42,7 @@ export function Advice() {
           </ul>
         </Card>
       )}
-      {waved.length > 0 && <WavedOff waved={waved} />}
+      {waved.length + left > 0 && <WavedOff waved={waved} savedMinutes={left} />}
       {plan.advice.length === 0 && order.pieces.length === 0 && (
         <Empty title="Nothing to advise yet">Advice comes with the first piece.</Empty>
       )}
@@ -106,28 +105,36 @@ function Group({ group }: { group: AdviceGroup }) {
 
 /** An hour saved is a decision: found by looking whether layers could share openings and bowls. */
 function Saving({ minutes }: { minutes: number }) {
-  const { order } = useOrderEditor()
+  const { order, edit } = useOrderEditor()
   return (
     <li className={css.group} data-severity="decide">
       <span className={css.mark}>
         <FlagMark />
         Decide
       </span>
-      <span className={css.says}>
-        {formatMinutes(minutes)} fewer in hand, if layers are piped through openings and at stiffnesses that
-        others use already.
-      </span>
+      <span className={css.says}>{savingWords(minutes)}</span>
       <span className={css.acts}>
         <Button component={Link} to={`/orders/${order.id}/bags/fewer`}>
           See how
+        </Button>
+        <Button
+          variant="subtle"
+          onClick={() =>
+            edit('wave advice off', (o) => ({ ...o, wavedOff: [...new Set([...o.wavedOff, SAVING_KEY])] }))
+          }
+        >
+          Leave it
         </Button>
       </span>
     </li>
   )
 }
 
+const savingWords = (minutes: number) =>
+  `${formatMinutes(minutes)} fewer in hand, if layers are piped through openings and at stiffnesses that others use already.`
+
 /** What somebody has left, to be said again. */
-function WavedOff({ waved }: { waved: readonly Said[] }) {
+function WavedOff({ waved, savedMinutes }: { waved: readonly Said[]; savedMinutes: number }) {
   const { edit } = useOrderEditor()
   return (
     <Card
@@ -140,6 +147,12 @@ function WavedOff({ waved }: { waved: readonly Said[] }) {
       }
     >
       <ul className={css.list}>
+        {savedMinutes > 0 && (
+          <li className={css.group}>
+            <span className={css.mark}>{words.decide}</span>
+            <span className={`${css.says} quiet`}>{savingWords(savedMinutes)}</span>
+          </li>
+        )}
         {waved.map((a) => (
           <li key={`${adviceKey(a)} ${a.message}`} className={css.group}>
             <span className={css.mark}>{words[a.severity]}</span>
