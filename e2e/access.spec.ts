@@ -28,8 +28,15 @@ async function foundOn(page: Page, narrow: (axe: AxeBuilder) => AxeBuilder): Pro
   )
 }
 
+/** Changes the room, and waits until every colour has come to where it fades to. */
 const inRoom = (page: Page, room: 'light' | 'dark') =>
-  page.evaluate((name) => document.documentElement.setAttribute('data-mantine-color-scheme', name), room)
+  page.evaluate(async (name) => {
+    document.documentElement.setAttribute('data-mantine-color-scheme', name)
+    // what fades begins to with the next frame
+    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))
+    const fading = document.getAnimations().filter((a) => a instanceof CSSTransition)
+    await Promise.allSettled(fading.map((a) => a.finished))
+  }, room)
 
 /** Each screen once: all of it in the light room, and in the dark one what can differ there, which is contrast. */
 async function findings(page: Page, of: readonly Screen[], titles: Set<string>): Promise<string[]> {
