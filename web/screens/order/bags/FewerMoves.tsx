@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { useState } from 'react'
 import { flowerForOrder } from '#core/flowers/forOrder'
 import type { Order } from '#core/model/order'
 import { applied, type FewerMove } from '#core/plan/fewer/offer'
@@ -9,6 +10,9 @@ import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
 import { usePicture } from '../../../workers/planner.ts'
 import css from './Fewer.module.css'
 
+/** Moves that are shown at once: those after them save the least. */
+const MOST_SHOWN = 10
+
 /** The moves of one choice, in the order in which they save most: openings, the flower before and after, and words. */
 export function FewerMoves({
   moves,
@@ -18,44 +22,53 @@ export function FewerMoves({
   take: (label: string, changes: FewerMove['changes']) => void
 }) {
   const { order, workshop } = useOrderEditor()
+  const [all, setAll] = useState(false)
+  const shown = all ? moves : moves.slice(0, MOST_SHOWN)
   return (
-    <ol className={css.moves}>
-      {moves.map((move, i) => (
-        <li key={JSON.stringify(move.changes)}>
-          <span className={css.openings}>
-            {move.fromTipIds.slice(0, 1).map((id) => (
-              <Opening key={id} tipId={id} id={`fewer-from-${i}`} />
-            ))}
-            {move.toTipId && <span aria-hidden="true">→</span>}
-            {move.toTipId && <Opening tipId={move.toTipId} id={`fewer-to-${i}`} />}
-          </span>
-          <span className={css.openings}>
-            {move.shows && (
-              <>
-                <Shown of={applied(order, move.before)} placed={move.shows} as="before" />
-                <span aria-hidden="true">→</span>
-                <Shown
-                  of={applied(order, [...move.before, ...move.changes])}
-                  placed={move.shows}
-                  as="after"
-                />
-              </>
-            )}
-          </span>
-          <span>
-            <strong>{move.what}</strong>
-            <br />
-            <span className="quiet">
-              {savesWords(move)}
-              {move.effect && `; ${move.effect}`}
+    <>
+      <ol className={css.moves}>
+        {shown.map((move, i) => (
+          <li key={JSON.stringify(move.changes)}>
+            <span className={css.openings}>
+              {move.fromTipIds.slice(0, 1).map((id) => (
+                <Opening key={id} tipId={id} id={`fewer-from-${i}`} />
+              ))}
+              {move.toTipId && <span aria-hidden="true">→</span>}
+              {move.toTipId && <Opening tipId={move.toTipId} id={`fewer-to-${i}`} />}
             </span>
-          </span>
-          <Button size="compact-md" onClick={() => take('a layer otherwise', move.changes)}>
-            Take this
-          </Button>
-        </li>
-      ))}
-    </ol>
+            <span className={css.openings}>
+              {move.shows && (
+                <>
+                  <Shown of={applied(order, move.before)} placed={move.shows} as="before" />
+                  <span aria-hidden="true">→</span>
+                  <Shown
+                    of={applied(order, [...move.before, ...move.changes])}
+                    placed={move.shows}
+                    as="after"
+                  />
+                </>
+              )}
+            </span>
+            <span>
+              <strong>{move.what}</strong>
+              <br />
+              <span className="quiet">
+                {savesWords(move)}
+                {move.effect && `; ${move.effect}`}
+              </span>
+            </span>
+            <Button size="compact-md" onClick={() => take('a layer otherwise', move.changes)}>
+              Take this
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {shown.length < moves.length && (
+        <Button mb="sm" onClick={() => setAll(true)}>
+          Show the other {moves.length - shown.length}
+        </Button>
+      )}
+    </>
   )
 
   function Opening({ tipId, id }: { tipId: string; id: string }) {
