@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { idSchema } from '#core/common'
+import { momentSchema } from '#core/model/day'
 import { endpoint } from './endpoint.ts'
-
-const moment = z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Use a moment like 2026-11-28T14:00.')
 
 export const comingPlanSchema = z.object({
   /** Of each order of the coming days that has work: when it has to be begun among all others, and whether it still can be. */
@@ -17,7 +16,7 @@ export const comingEndpoints = {
     summary: 'When the orders of the coming days have to be begun, placed in time together',
     query: z.object({
       /** What the bakery's clock shows. */
-      now: moment,
+      now: momentSchema,
     }),
     answer: comingPlanSchema,
   }),

@@ -1,7 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { ComingPlan } from '#contract/coming'
+import type { StoredWorkshop } from '#contract/workshop'
 import type { Order } from '#core/model/order'
+import { planFigures } from '#core/plan/index'
+import { minuteOf, momentOf } from '#core/timeline/clock'
+import { BenchDays } from '#core/timeline/day'
 import { testApi } from '../testing/api.ts'
 
 let server: Awaited<ReturnType<typeof testApi>>
@@ -42,6 +46,24 @@ describe('when the orders of the coming days have to be begun', () => {
     expect([...starts.values()].every((s) => s.fits)).toBe(true)
   })
 
+  it('is what the week reckons in the browser from the same orders', async () => {
+    const { workshop } = (await server.api.get('/api/workshop')).body as StoredWorkshop
+    const orders = await Promise.all(
+      ['allotment', 'reading-room'].map(
+        async (id) => (await server.api.get(`/api/orders/${id}`)).body.order as Order,
+      ),
+    )
+    const days = new BenchDays(
+      orders.map((order) => ({ order, plan: planFigures(order, workshop) })),
+      workshop,
+    )
+    const { table } = days.answer(minuteOf('2026-11-30T08:00'))
+    const starts = await startsAt('2026-11-30T08:00')
+    expect(table!.orders.map(({ id, from }) => [id, momentOf(from)])).toEqual(
+      table!.orders.map(({ id }) => [id, starts.get(id)!.from]),
+    )
+  })
+
   it('is said to be too late as soon as the clock is past it, and not a minute sooner', async () => {
     const { from } = (await startsAt('2026-11-30T08:00')).get('allotment')!
     expect((await startsAt(from)).get('allotment')!.fits).toBe(true)
@@ -63,8 +85,17 @@ describe('when the orders of the coming days have to be begun', () => {
   })
 
   it('asks for a moment that can be read', async () => {
-    const { status, body } = await server.api.get('/api/coming/plan?now=tomorrow')
-    expect(status).toBe(422)
-    expect(JSON.stringify(body.errors)).toContain('Use a moment like 2026-11-28T14:00.')
+    const said = async (now: string) => {
+      const { status, body } = await server.api.get(`/api/coming/plan?now=${now}`)
+      return [status, body.errors]
+    }
+    expect(await said('tomorrow')).toEqual([
+      422,
+      [{ pointer: '/now', detail: 'Use a date and time like 2026-11-28T14:00.' }],
+    ])
+    expect(await said('2026-02-31T10:00')).toEqual([
+      422,
+      [{ pointer: '/now', detail: 'There is no such date or time.' }],
+    ])
   })
 })

@@ -3,11 +3,11 @@ import { Link } from 'react-router'
 import { type BatchOffer, inBatches } from '#core/plan/fewer/batches'
 import { type HiddenChoice, piped } from '#core/plan/fewer/hidden'
 import type { OtherWays as Ways } from '#core/plan/fewer/otherWays'
+import { DECIDE_MINUTES } from '#core/plan/fewer/saving'
 import { counted, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlagMark } from '../../../parts/FlagMark.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
-import { DECIDE_MINUTES } from './decide.ts'
 import css from './Fewer.module.css'
 
 /** Flowers over batches of nail squares, what nobody sees, and what would be worth buying; nothing where neither helps. */

@@ -1,5 +1,5 @@
-import type { Order } from '#core/model/order'
-import type { FewerOffer } from '#core/plan/fewer/offer'
+import type { Order } from '../../model/order.ts'
+import type { FewerOffer } from './offer.ts'
 
 /** A gain of so many minutes is something to decide, not a note. */
 export const DECIDE_MINUTES = 15

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { SAVING_KEY, savingOf, savingToDecide } from './decide.ts'
+import { SAVING_KEY, savingOf, savingToDecide } from './saving.ts'
 
 type Offer = NonNullable<Parameters<typeof savingOf>[0]>
 const offer = (before: number, ...after: number[]) =>

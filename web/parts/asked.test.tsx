@@ -1,0 +1,58 @@
+// @vitest-environment happy-dom
+import { Button, MantineProvider, Menu, Modal } from '@mantine/core'
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { AskedMenu } from './AskedMenu.tsx'
+import { later } from './later.tsx'
+
+beforeEach(() => {
+  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
+})
+afterEach(cleanup)
+const within = (element: ReactNode) => <MantineProvider env="test">{element}</MantineProvider>
+
+describe('a menu that is made when it is asked for', () => {
+  it('opens at the first press, gives the focus back when it is left, and does what is pressed in it', async () => {
+    const done = vi.fn()
+    render(
+      within(
+        <AskedMenu position="bottom" button={<Button>More</Button>}>
+          <Menu.Item onClick={done}>Duplicate</Menu.Item>
+        </AskedMenu>,
+      ),
+    )
+    expect(screen.queryByRole('menu')).toBeNull()
+    const button = () => screen.getByRole('button', { name: 'More' })
+    expect(button().getAttribute('aria-haspopup')).toBe('menu')
+    fireEvent.click(button())
+    fireEvent.keyDown(await screen.findByRole('menu'), { key: 'Escape' })
+    await waitFor(() => expect(screen.queryByRole('menu')).toBeNull())
+    await waitFor(() => expect(document.activeElement).toBe(button()))
+    // and again, as any other menu
+    fireEvent.click(button())
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Duplicate' }))
+    expect(done).toHaveBeenCalledOnce()
+    await waitFor(() => expect(screen.queryByRole('menu')).toBeNull())
+  })
+})
+
+describe('a dialog that is fetched when it is asked for', () => {
+  it('is not fetched before, once then, and closes as it opened', async () => {
+    const load = vi.fn(async () => (props: { opened: boolean; word: string }) => (
+      <Modal opened={props.opened} onClose={() => undefined} title="Asked">
+        {props.word}
+      </Modal>
+    ))
+    const Asked = later<{ opened: boolean; word: string }>(load, ({ opened }) => opened)
+    const { rerender } = render(within(<Asked opened={false} word="one" />))
+    expect(load).not.toHaveBeenCalled()
+    await act(async () => rerender(within(<Asked opened word="two" />)))
+    expect(await screen.findByText('two')).toBeDefined()
+    await act(async () => rerender(within(<Asked opened={false} word="two" />)))
+    await waitFor(() => expect(screen.queryByText('two')).toBeNull())
+    await act(async () => rerender(within(<Asked opened word="three" />)))
+    expect(await screen.findByText('three')).toBeDefined()
+    expect(load).toHaveBeenCalledOnce()
+  })
+})
