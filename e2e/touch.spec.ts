@@ -42,6 +42,8 @@ for (const size of [
       await page.getByRole('button', { name: 'leaf', exact: true }).tap()
       await page.getByRole('button', { name: /^leaf V 7 mm/ }).tap()
       const opened = page.getByRole('region', { name: 'The opened tip' })
+      // the tip before it may still be open for a moment
+      await expect(opened.getByRole('heading', { level: 2 })).toHaveText(/^leaf V 7 mm/i)
       const before = Number(await opened.locator('.figure').textContent())
       await opened.getByRole('button', { name: /more$/ }).tap()
       await expect(opened.locator('.figure')).toHaveText(String(before + 1))

@@ -10,7 +10,7 @@ import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
 import { usePicture } from '../../../workers/planner.ts'
 import css from './Fewer.module.css'
 
-/** Moves that are shown at once: those after them save the least. */
+/** Moves that are shown at once: the first of them save most. */
 const MOST_SHOWN = 10
 
 /** The moves of one choice, in the order in which they save most: openings, the flower before and after, and words. */

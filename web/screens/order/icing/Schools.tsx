@@ -67,7 +67,7 @@ export function Schools() {
               data-chosen={school.id === chosen || undefined}
             >
               <h3>{words[school.id].name}</h3>
-              <p className="quiet">
+              <p className={`quiet ${css.schoolWhat}`}>
                 {words[school.id].what} {school.id !== 'separate' && <Term id="carriedOver" />}
               </p>
               <dl className={css.schoolFigures}>
@@ -75,10 +75,10 @@ export function Schools() {
                 <dd className="figure">{weight(school.mixedGrams)}</dd>
                 <dt>thrown away</dt>
                 <dd className="figure">{weight(school.thrownGrams)}</dd>
-                <dt>bowls, bags</dt>
-                <dd className="figure">
-                  {school.bowls}, {school.bags}
-                </dd>
+                <dt>bowls</dt>
+                <dd className="figure">{school.bowls}</dd>
+                <dt>bags</dt>
+                <dd className="figure">{school.bags}</dd>
                 <dt>bags kept aside</dt>
                 <dd className="figure">{school.keptBags}</dd>
                 <dt>hands-on</dt>
