@@ -11,6 +11,7 @@ import { openApiDocument } from '#contract/openapi'
 import { SIMULATED_SCALE } from '#contract/scale'
 import type { AppContext } from './appContext.ts'
 import { admission } from './http/admission.ts'
+import { plainAsset } from './http/assetHeaders.ts'
 import { readBody } from './http/body.ts'
 import type { DatabaseWatch } from './http/databaseWatch.ts'
 import { type Hosts, onlyForUs } from './http/hosts.ts'
@@ -142,7 +143,7 @@ function pages(folder: string): express.Router {
     '/assets',
     compressed(join(folder, 'assets'), {
       ...COMPRESSED,
-      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false, setHeaders: plainAsset },
     }),
   )
   router.use(compressed(folder, COMPRESSED))

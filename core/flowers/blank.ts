@@ -16,11 +16,19 @@ const PITCH_MM = 12
 /** Radius and height of the foot that petals are set on, mm. */
 const FOOT = { radiusMm: 4, tallMm: 2.5 }
 
-/** A flower of our own with one part and one stroke: where building one from nothing begins. */
-export function blankFlower(form: Flower['form'], name: string, id: string): Flower {
+/**
+ * A flower of our own with one part and one stroke: where building one from nothing begins.
+ * @param library flowers that have every stroke between them.
+ */
+export function blankFlower(
+  form: Flower['form'],
+  name: string,
+  id: string,
+  library: readonly Flower[],
+): Flower {
   const { stroke, name: layerName, role, hex } = FIRST[form]
   const first = {
-    ...startingLayer(stroke, 'main', 'first'),
+    ...startingLayer(library, stroke, 'main', 'first'),
     name: layerName,
     count: 1,
     ringMm: 0,

@@ -40,7 +40,7 @@ const names = (f: typeof daisy) => f.layers.map((l) => l.name)
 
 describe('changing a flower’s layers', () => {
   it.each(Object.keys(strokes) as StrokeKind[])('a %s can be begun from the library', (kind) => {
-    const layer = startingLayer(kind, 'petal', 'new')
+    const layer = startingLayer(catalogueFlowers, kind, 'petal', 'new')
     expect(layerSchema.parse(layer)).toMatchObject({ id: 'new', stroke: { kind } })
   })
   it('puts in, moves and takes out', () => {
@@ -184,7 +184,7 @@ describe('parts', () => {
 it.each(['flower', 'leaf', 'vine', 'border'] as const)(
   'a blank %s can be stored, piped and measured',
   (form) => {
-    const blank = blankFlower(form, 'New', 'own-1')
+    const blank = blankFlower(form, 'New', 'own-1', catalogueFlowers)
     const { measure } = fitFlower(blank, { sizeMm: null, tips: {} }, starterWorkshop.tips)
     expect(measure.volumeMm3).toBeGreaterThan(0)
     expect(blank).toMatchObject({ form, source: 'own', layers: [{ count: 1 }] })
@@ -197,15 +197,15 @@ describe('a layer that is added', () => {
     const dome = { kind: 'mound', shape: 'dome', radiusMm: 12, tallMm: 8, topMm: 0 } as const
     const below = [laid(dome, { family: 'round', diameterMm: 8 }, { id: 'dome' })]
     const begun = { kind: 'dot', role: 'petal', id: 'x', name: 'Dot', floretId: null } as const
-    const onDome = layerOnTop(begun, below, 24)
+    const onDome = layerOnTop(catalogueFlowers, begun, below, 24)
     // the dome's height at that ring, 0.4 mm deeper; a foot finds the highest within 1.2 mm of it
     const at = (r: number) => 8 * Math.sqrt(1 - (r / 12) ** 2)
     expect(onDome.ringMm).toBeLessThanOrEqual(8)
     expect(onDome.heightMm).toBeGreaterThan(at(onDome.ringMm) - 0.6)
     expect(onDome.heightMm).toBeLessThan(at(Math.max(0, onDome.ringMm - 1.2)) - 0.2)
-    expect(layerOnTop(begun, [], 24).heightMm).toBe(0)
+    expect(layerOnTop(catalogueFlowers, begun, [], 24).heightMm).toBe(0)
     // what is begun in a floret knows the floret's own layers only
-    expect(layerOnTop({ ...begun, floretId: 'f' }, below, 24)).toMatchObject({ heightMm: 0, floretId: 'f' })
+    expect(layerOnTop(catalogueFlowers, { ...begun, floretId: 'f' }, below, 24)).toMatchObject({ heightMm: 0, floretId: 'f' })
   })
 
   it('is looked at without others, and what is set on them; never without all', () => {
@@ -249,7 +249,7 @@ describe('tool steps while they are looked at', () => {
     const twice = duplicateLayer(pansy, side!.id, 'again')
     expect(twice.layers.find((l) => l.id === 'again')!.tools).toEqual(side!.tools)
     let n = 0
-    const host = addFloret(blankFlower('flower', 'Host', 'host'), pansy, () => `n${n++}`)!
+    const host = addFloret(blankFlower('flower', 'Host', 'host', catalogueFlowers), pansy, () => `n${n++}`)!
     expect(host.layers.flatMap((l) => l.tools.map((s) => s.name))).toEqual(['Whiskers', 'Whiskers'])
     expect(flowerSchema.safeParse(host).success).toBe(true)
   })

@@ -1,13 +1,21 @@
-import { catalogueFlowers } from '../catalogue/flowers/index.ts'
 import type { Flower, Layer } from '../model/flower.ts'
 import { placeFaults, withWhatIsSetOn } from '../model/placeFaults.ts'
 import { stepKey } from '../model/toolStep.ts'
 import { ON_A_RING } from '../places/index.ts'
 import type { StrokeKind } from '../strokes/index.ts'
 
-/** A layer of a stroke to begin from: as the library's first flower with that stroke has it, in the given role. */
-export function startingLayer(kind: StrokeKind, role: string, id: string): Layer {
-  for (const flower of catalogueFlowers) {
+/**
+ * A layer of a stroke to begin from, in the given role.
+ * @param library flowers that have every stroke between them; the first that has this one is followed.
+ * @throws RangeError when none of them has it.
+ */
+export function startingLayer(
+  library: readonly Flower[],
+  kind: StrokeKind,
+  role: string,
+  id: string,
+): Layer {
+  for (const flower of library) {
     const like = flower.layers.find((l) => l.stroke.kind === kind)
     if (like) return { ...like, id, load: { kind: 'plain', role }, ...ALL_ROUND }
   }

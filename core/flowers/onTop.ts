@@ -1,4 +1,4 @@
-import type { Layer } from '../model/flower.ts'
+import type { Flower, Layer } from '../model/flower.ts'
 import type { StrokeKind } from '../strokes/index.ts'
 import { startingLayer } from './edit.ts'
 import type { ResolvedLayer } from './layers.ts'
@@ -11,15 +11,17 @@ const FURTHEST_OUT = 1 / 3
 
 /**
  * A layer to begin from, on top of the layers that it is piped after. Within a floret, heights are the floret's own.
+ * @param library flowers that have every stroke between them.
  * @param wideMm how wide the flower is.
  */
 export function layerOnTop(
+  library: readonly Flower[],
   begun: { kind: StrokeKind; role: string; id: string; name: string; floretId: string | null },
   below: readonly ResolvedLayer[],
   wideMm: number,
 ): Layer {
   const { kind, role, ...own } = begun
-  const like = startingLayer(kind, role, own.id)
+  const like = startingLayer(library, kind, role, own.id)
   const beside = below
     .filter((l) => l.layer.floretId === own.floretId)
     .map((l) => ({ ...l, floret: undefined }))

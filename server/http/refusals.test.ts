@@ -11,7 +11,8 @@ beforeAll(async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kanten-web-'))
   mkdirSync(join(folder, 'assets'))
   writeFileSync(join(folder, 'index.html'), '<title>Kanten</title>')
-  writeFileSync(join(folder, 'assets', 'app.js'), 'let a = 1')
+  for (const name of ['app.js', 'kitchen-1.js', 'drawing-1.svg'])
+    writeFileSync(join(folder, 'assets', name), 'let a = 1')
   server = await testApi({ webFolder: folder })
 })
 afterAll(() => server.close())
@@ -56,6 +57,21 @@ describe('requests that cannot be right are refused as such, never as a failure 
     await server.api.get('/assets/app.js').set('If-Match', '"none"').expect(412)
     await server.api.get('/assets/app.js').set('Range', 'bytes=900-').expect(416)
     await server.api.get('/orders').set('If-Match', '"none"').expect(412)
+  })
+
+  it('holds pages, workers and drawings to a policy; a script is refused as anything else', async () => {
+    for (const path of ['/orders', '/assets/kitchen-1.js', '/assets/drawing-1.svg', '/api/orders']) {
+      const { headers } = await server.api.get(path).expect(200)
+      expect(headers['content-security-policy'], path).toContain("script-src 'self'")
+      expect(headers['x-content-type-options'], path).toBe('nosniff')
+    }
+    const { headers } = await server.api.get('/assets/app.js').expect(200)
+    expect(headers).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'cross-origin-resource-policy': 'same-origin',
+      'cache-control': 'public, max-age=31536000, immutable',
+    })
+    expect(headers['content-security-policy']).toBeUndefined()
   })
 
   it('refuses bodies in encodings and alphabets that it does not read', async () => {

@@ -59,7 +59,12 @@ export function flowerRoutes({ orm }: AppContext): Router {
   route(router, orm, endpoints.createFlower, async ({ em, body }) => {
     const { workshop } = await currentWorkshop(em)
     const taken = workshop.flowers.map((f) => f.name)
-    const blank = blankFlower(body.form, distinctName(`New ${body.form}`, taken), `own-${randomUUID()}`)
+    const blank = blankFlower(
+      body.form,
+      distinctName(`New ${body.form}`, taken),
+      `own-${randomUUID()}`,
+      workshop.flowers,
+    )
     em.create(FlowerRow, { id: blank.id, spec: storable(flowerSchema, blank) })
     return blank
   })

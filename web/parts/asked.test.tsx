@@ -4,6 +4,7 @@ import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-libra
 import type { ReactNode } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { AskedMenu } from './AskedMenu.tsx'
+import { Hint } from './Hint.tsx'
 import { later } from './later.tsx'
 
 beforeEach(() => {
@@ -34,6 +35,32 @@ describe('a menu that is made when it is asked for', () => {
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Duplicate' }))
     expect(done).toHaveBeenCalledOnce()
     await waitFor(() => expect(screen.queryByRole('menu')).toBeNull())
+  })
+})
+
+describe('a hint', () => {
+  it('comes to a mouse, not to a finger, and the button that it is of is pressed all the same', async () => {
+    const pressed = vi.fn()
+    render(
+      within(
+        <Hint label="Leave it out">
+          <Button onClick={pressed}>Mute</Button>
+        </Hint>,
+      ),
+    )
+    const button = screen.getByRole('button', { name: 'Mute' })
+    fireEvent.pointerEnter(button, { pointerType: 'touch' })
+    await act(() => new Promise((resolve) => setTimeout(resolve, 50)))
+    expect(screen.queryByRole('tooltip')).toBeNull()
+    fireEvent.pointerEnter(button, { pointerType: 'mouse' })
+    // before the words are there
+    fireEvent.click(button)
+    expect((await screen.findByRole('tooltip')).textContent).toBe('Leave it out')
+    expect(screen.getByRole('button', { name: 'Mute' })).toBe(button)
+    fireEvent.click(button)
+    expect(pressed).toHaveBeenCalledTimes(2)
+    fireEvent.pointerLeave(button)
+    await waitFor(() => expect(screen.queryByRole('tooltip')).toBeNull())
   })
 })
 

@@ -3,6 +3,7 @@ const offered = new Map<string, Record<string, (...args: unknown[]) => unknown>>
 let latest: Record<string, (...args: unknown[]) => unknown> | null = null
 
 const modules: Record<string, () => Promise<unknown>> = {
+  flowers: () => import('../workers/flowers.worker.ts'),
   planner: () => import('../workers/planner.worker.ts'),
   colour: () => import('../workers/colour.worker.ts'),
   bags: () => import('../workers/bags.worker.ts'),

@@ -3,7 +3,7 @@ import { flowerForOrder } from '#core/flowers/forOrder'
 import type { Order } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import { FlowerPicture } from '../drawings/FlowerPicture.tsx'
-import { usePicture } from '../workers/planner.ts'
+import { usePicture } from '../workers/flowers.ts'
 import { useThumbnail } from '../workers/thumbnails.ts'
 
 /** A flower as small as a bar of the timetable is high, in the colours of its order. */

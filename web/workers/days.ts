@@ -1,4 +1,3 @@
-import type * as Comlink from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import type { Workshop } from '#core/model/workshop'
 import { minuteOf } from '#core/timeline/clock'
@@ -7,20 +6,10 @@ import type { DayRemedy } from '#core/timeline/remedies'
 import type { Timetable } from '#core/timeline/timetable'
 import { localMoment } from '../parts/time.ts'
 import type { DaysPlanner, DaysReply, MaybePlanned } from './days.worker.ts'
-import { hire } from './hire.ts'
+import { hireKnowing } from './hire.ts'
 import { useLatest } from './useLatest.ts'
 
-let remote: Comlink.Remote<DaysPlanner> | null = null
-let sent: Workshop | null = null
-
-function planner(workshop: Workshop): Comlink.Remote<DaysPlanner> {
-  remote ??= hire<DaysPlanner>('days')
-  if (sent !== workshop) {
-    sent = workshop
-    void remote.setWorkshop(workshop)
-  }
-  return remote
-}
+const planner = hireKnowing<DaysPlanner>('days')
 
 const nowMinute = () => minuteOf(localMoment(new Date()))
 const MINUTE_MS = 60_000
@@ -69,7 +58,7 @@ export function useDays(
   const now = useNow()
   const rested = useAtRest(orders, lookedAt ? LOOKED_AT_MS : BESIDE_MS)
   const ask = useMemo(
-    () => (rested && workshop ? () => planner(workshop).answer(rested, now) : null),
+    () => (rested && workshop ? () => planner(workshop).worker.answer(rested, now) : null),
     [rested, workshop, now],
   )
   const { answer: reply, error } = useLatest<DaysReply>(ask)
@@ -87,7 +76,7 @@ export function useDayChoices(orders: readonly MaybePlanned[] | undefined, works
     () =>
       rested
         ? async () => {
-            const days = planner(workshop)
+            const days = planner(workshop).worker
             return { remedies: await days.remedies(rested, now), hands: await days.hands(rested, now) }
           }
         : null,

@@ -3,6 +3,7 @@ const roles = {
   bags: () => import('./bags.worker.ts'),
   colour: () => import('./colour.worker.ts'),
   days: () => import('./days.worker.ts'),
+  flowers: () => import('./flowers.worker.ts'),
   lighter: () => import('./lighter.worker.ts'),
   placing: () => import('./placing.worker.ts'),
   planner: () => import('./planner.worker.ts'),

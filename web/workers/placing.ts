@@ -3,27 +3,17 @@ import useSWR from 'swr'
 import type { Order, Piece } from '#core/model/order'
 import type { Workshop } from '#core/model/workshop'
 import type { PlacedKind } from '#core/placing/placedKinds'
-import { hire } from './hire.ts'
+import { hireKnowing } from './hire.ts'
 import type { Placing } from './placing.worker.ts'
 
-let remote: Comlink.Remote<Placing> | null = null
-let sent: Workshop | null = null
-let generation = 0
+const hired = hireKnowing<Placing>('placing')
 
 /** The worker that places and judges, with this workshop loaded. */
-export function placing(workshop: Workshop): Comlink.Remote<Placing> {
-  remote ??= hire<Placing>('placing')
-  if (sent !== workshop) {
-    sent = workshop
-    generation += 1
-    void remote.setWorkshop(workshop)
-  }
-  return remote
-}
+export const placing = (workshop: Workshop): Comlink.Remote<Placing> => hired(workshop).worker
 
 /** The flowers of a piece as placing and drawing need them; the last answer while they are worked out anew. */
 export function useKinds(order: Order, piece: Piece, workshop: Workshop): PlacedKind[] | undefined {
-  const worker = placing(workshop)
+  const { worker, generation } = hired(workshop)
   const { flowers, setOns, icingKindId } = piece
   return useSWR<PlacedKind[], Error>(
     [

@@ -1,5 +1,4 @@
 import * as Comlink from 'comlink'
-import { demonstrate } from '#core/demonstration/index'
 import type { Show } from '#core/demonstration/show'
 import type { BorderRun } from '#core/flowers/run'
 import { type Bake, bake } from '#core/mesh/bake'
@@ -9,7 +8,6 @@ import type { Tip } from '#core/model/tip'
 import { PILE_DETAIL } from '#core/pile/piled'
 import type { FlowerMesh } from '#core/solids/mesh'
 import type { FaultId } from '#core/wrong/faults'
-import { wrongMesh } from '#core/wrong/index'
 
 /** A flower's solid with its light. */
 export interface Solid {
@@ -29,25 +27,28 @@ const modeller = {
     return handedOver({ ...lit(flowerMesh(layers, seed, detail, run), detail) })
   },
   /** The same with a fault in it. */
-  wrong(
+  async wrong(
     layers: { layer: Layer; tip: Tip }[],
     fault: FaultId | null,
     seed: number,
     run: BorderRun | null,
-  ): Solid {
+  ): Promise<Solid> {
+    // faults and demonstrations come when one is first looked at
+    const { wrongMesh } = await import('#core/wrong/index')
     return handedOver(lit(wrongMesh(layers, fault, seed, run), PILE_DETAIL))
   },
   /**
    * The same with how it is piped, and without what is done to it with tools. What is piped first must not lie in the
    * shadow of what is not there yet: `watched` is the layer that is looked at, null for all.
    */
-  demonstration(
+  async demonstration(
     layers: { layer: Layer; tip: Tip }[],
     seed: number,
     detail: number,
     run: BorderRun | null,
     watched: number | null,
-  ): Solid & { show: Show } {
+  ): Promise<Solid & { show: Show }> {
+    const { demonstrate } = await import('#core/demonstration/index')
     const { mesh, show } = demonstrate(
       watched === null ? layers : layers.slice(0, watched + 1),
       seed,

@@ -5,7 +5,7 @@ import type { BorderRun } from '#core/flowers/run'
 import type { FaultId } from '#core/wrong/faults'
 import { quickPictures } from '../parts/pictures.ts'
 import { flowerPalette } from '../solid/palette.ts'
-import type { Picture } from './planner.worker.ts'
+import type { Picture } from './flowers.worker.ts'
 import type { Solid } from './solid.worker.ts'
 import { solidKey, solidOf, wrongSolidOf } from './solids.ts'
 

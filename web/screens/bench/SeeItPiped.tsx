@@ -8,7 +8,7 @@ import { useShow } from '../../demonstration/useShow.ts'
 import { Watch } from '../../demonstration/Watch.tsx'
 import { useLength } from '../../parts/length.tsx'
 import { Loading } from '../../parts/states.tsx'
-import type { Picture } from '../../workers/planner.worker.ts'
+import type { Picture } from '../../workers/flowers.worker.ts'
 import { LooksLike } from '../wrong/LooksLike.tsx'
 import css from './Bench.module.css'
 

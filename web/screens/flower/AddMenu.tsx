@@ -12,7 +12,7 @@ import { doneTo } from '#core/tools/fits'
 import { type ToolKind, tools } from '#core/tools/index'
 import { newId } from '../../parts/newId.ts'
 import { tell } from '../../parts/notify.tsx'
-import type { Picture } from '../../workers/planner.worker.ts'
+import type { Picture } from '../../workers/flowers.worker.ts'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
 /** Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. */
@@ -39,6 +39,7 @@ export function AddMenu(props: {
     const name = capital(strokes[kind].label)
     const floretId = open?.floretId ?? null
     const layer = layerOnTop(
+      workshop.flowers,
       { kind, role: flower.roles[0]!.id, id, name, floretId },
       below,
       picture?.measure.diameterMm ?? 0,

@@ -1,27 +1,22 @@
+import type { ReactNode } from 'react'
 import { isGroup } from '#core/flowers/florets'
 import type { Flower } from '#core/model/flower'
-import type { Workshop } from '#core/model/workshop'
 import { counted } from '#core/units'
-import { FloretEditor } from './FloretEditor.tsx'
 import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
-import type { FlowerDraft } from './useFlowerDraft.ts'
 
 /** A floret or a group over the layers that are part of it; the chosen one opens to be changed. */
 export function FloretRow(props: {
   floret: Flower['florets'][number]
   /** Ids of its layers. */
   ofFloret: readonly string[]
-  draft: FlowerDraft
-  workshop: Workshop
-  wideMm: number
   selected: string | null
   select: (id: string) => void
   muted: ReadonlySet<string>
   muteAll: (ids: readonly string[]) => void
+  children: ReactNode
 }) {
-  const { floret, ofFloret, draft, workshop, wideMm, selected, select, muted, muteAll } = props
-  const { editable } = draft
+  const { floret, ofFloret, selected, select, muted, muteAll } = props
   return (
     <li className={css.layer} data-open={floret.id === selected}>
       <div className={css.layerLine}>
@@ -44,9 +39,7 @@ export function FloretRow(props: {
           mute={() => muteAll(ofFloret)}
         />
       </div>
-      {floret.id === selected && editable && (
-        <FloretEditor floret={floret} draft={draft} workshop={workshop} wideMm={wideMm} select={select} />
-      )}
+      {props.children}
     </li>
   )
 }

@@ -6,9 +6,14 @@ import type { Workshop } from '#core/model/workshop'
 import { counted, formatLength, formatMinutes } from '#core/units'
 import { useWorkshop } from '../../data/workshop.ts'
 import { Card, Stat, Stats } from '../../parts/Card.tsx'
+import { later } from '../../parts/later.tsx'
 import { useWeight } from '../../parts/weight.tsx'
-import type { Picture } from '../../workers/planner.worker.ts'
-import { WeighOne } from './WeighOne.tsx'
+import type { Picture } from '../../workers/flowers.worker.ts'
+
+const WeighOne = later(
+  async () => (await import('./WeighOne.tsx')).WeighOne,
+  ({ opened }) => opened,
+)
 
 /** What one flower comes to, and for our own the figures that only weighing and doing can give. */
 export function FlowerFigures(props: {

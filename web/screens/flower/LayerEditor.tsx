@@ -41,7 +41,7 @@ export function LayerEditor(props: {
   const { load } = layer
 
   function takeStroke(kind: StrokeKind) {
-    const like = startingLayer(kind, roles[0]!.value, layer.id)
+    const like = startingLayer(workshop.flowers, kind, roles[0]!.value, layer.id)
     const fits = strokeDefinition(kind).families.includes(
       workshop.tips.find((t) => t.id === layer.tipId)?.opening.family ?? 'round',
     )

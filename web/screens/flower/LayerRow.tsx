@@ -1,7 +1,4 @@
-import { useSortable } from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
-import { IconGripVertical } from '@tabler/icons-react'
-import type { ReactNode } from 'react'
+import type { CSSProperties, ReactNode, Ref } from 'react'
 import type { LayerMeasure } from '#core/flowers/measure'
 import { loadRoles } from '#core/loads/index'
 import type { Flower, Layer } from '#core/model/flower'
@@ -13,8 +10,7 @@ import { useWeight } from '../../parts/weight.tsx'
 import { MuteButton } from './MuteButton.tsx'
 import css from './Studio.module.css'
 
-/** One layer in the list: taken by its grip it is dragged, pressed it opens, muted it is left out of the picture. */
-export function LayerRow(props: {
+export interface LayerRowProps {
   flower: Flower
   layer: Layer
   tip: Tip | undefined
@@ -26,37 +22,29 @@ export function LayerRow(props: {
   select: () => void
   mute: () => void
   children: ReactNode
-}) {
+  /** For a row that can be dragged: the row itself, where it is meanwhile, and what it is taken by. */
+  row?: Ref<HTMLLIElement>
+  style?: CSSProperties
+  grip?: ReactNode
+}
+
+/** One layer in the list: pressed it opens, muted it is left out of the picture. */
+export function LayerRow(props: LayerRowProps) {
   const { flower, layer, tip, measure, density, editable, open, muted } = props
   const weight = useWeight()
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
-    id: layer.id,
-    disabled: !editable,
-  })
   const hex = flower.roles.find((r) => r.id === loadRoles(layer.load).at(-1))?.hex ?? UNKNOWN_HEX
   const strokes = measure?.strokes ?? layer.count
   return (
     <li
-      ref={setNodeRef}
+      ref={props.row}
       className={css.layer}
       data-open={open}
       data-muted={muted}
       data-floret={layer.floretId !== null}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+      style={props.style}
     >
       <div className={css.layerLine}>
-        {editable && (
-          <button
-            type="button"
-            ref={setActivatorNodeRef}
-            className={css.grip}
-            aria-label={`Move ${layer.name}`}
-            {...attributes}
-            {...listeners}
-          >
-            <IconGripVertical size={16} stroke={1.6} />
-          </button>
-        )}
+        {props.grip}
         <button
           type="button"
           className={css.layerHead}

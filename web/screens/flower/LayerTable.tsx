@@ -8,7 +8,7 @@ import { toolDefinition } from '#core/tools/index'
 import { Card } from '../../parts/Card.tsx'
 import { DataTable } from '../../parts/DataTable.tsx'
 import { useWeight } from '../../parts/weight.tsx'
-import type { Picture } from '../../workers/planner.worker.ts'
+import type { Picture } from '../../workers/flowers.worker.ts'
 
 /** The layers in figures, with the bench words of each stroke. */
 export function LayerTable(props: { flower: Flower; picture: Picture; workshop: Workshop; density: number }) {

@@ -1,11 +1,12 @@
-import { ActionIcon, Tooltip } from '@mantine/core'
+import { ActionIcon } from '@mantine/core'
 import { IconEye, IconEyeOff } from '@tabler/icons-react'
+import { Hint } from '../../parts/Hint.tsx'
 
 /** Leaves a part of a flower out of the picture and the figures, or brings it back. */
 export function MuteButton(props: { name: string; muted: boolean; mute: () => void }) {
   const { name, muted, mute } = props
   return (
-    <Tooltip label={muted ? 'Show it again' : 'Leave it out of the picture and the figures'}>
+    <Hint label={muted ? 'Show it again' : 'Leave it out of the picture and the figures'}>
       <ActionIcon
         variant="subtle"
         aria-label={muted ? `Show ${name}` : `Mute ${name}`}
@@ -14,6 +15,6 @@ export function MuteButton(props: { name: string; muted: boolean; mute: () => vo
       >
         {muted ? <IconEyeOff size={18} stroke={1.6} /> : <IconEye size={18} stroke={1.6} />}
       </ActionIcon>
-    </Tooltip>
+    </Hint>
   )
 }

@@ -1,19 +1,24 @@
-import { Button, Menu } from '@mantine/core'
-import { type RefObject, useState } from 'react'
+import { Button } from '@mantine/core'
+import { lazy, type RefObject, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { nailGuidePages } from '#core/guides/nailGuide'
 import { copyFlower, removeFlower } from '../../data/workshop.ts'
 import { PageHead } from '../../parts/Card.tsx'
+import { LaterMenu } from '../../parts/LaterMenu.tsx'
+import { later } from '../../parts/later.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
-import { printPages, savePages } from '../../parts/printPages.ts'
 import { removeWithUndo } from '../../parts/removeWithUndo.tsx'
 import { UndoButtons } from '../../parts/UndoButtons.tsx'
 import type { FlowerScene } from '../../solid/scene.ts'
-import type { Picture } from '../../workers/planner.worker.ts'
+import type { Picture } from '../../workers/flowers.worker.ts'
 import type { Solid } from '../../workers/solid.worker.ts'
-import { PictureDialog } from './PictureDialog.tsx'
-import { saveGltf } from './saveSolid.ts'
 import type { FlowerDraft } from './useFlowerDraft.ts'
+
+const NailGuideMenu = lazy(async () => ({ default: (await import('./StudioMenus.tsx')).NailGuideMenu }))
+const SaveMenu = lazy(async () => ({ default: (await import('./StudioMenus.tsx')).SaveMenu }))
+const PictureDialog = later(
+  async () => (await import('./PictureDialog.tsx')).PictureDialog,
+  ({ opened }) => opened,
+)
 
 const levels = { first: 'for a first try', practised: 'wants some practice', skilled: 'for a skilled hand' }
 
@@ -31,7 +36,6 @@ export function StudioHead(props: {
   const { flower, editable } = draft
   const [picturing, setPicturing] = useState(false)
   const navigate = useNavigate()
-  const guides = (of: Picture) => nailGuidePages(flower, of.layers, of.measure.diameterMm)
 
   async function copy() {
     const made = await attempt(() => copyFlower(flower.id))
@@ -55,49 +59,17 @@ export function StudioHead(props: {
             <Button component={Link} to={`/flowers/${flower.id}/piped${layer ? `/${layer}` : ''}`}>
               See it piped
             </Button>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button>Nail guide</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => picture && printPages(guides(picture), 'Nail guides')}>
-                  Print a page of them
-                </Menu.Item>
-                <Menu.Item onClick={() => picture && savePages(guides(picture), `guides-${flower.id}`)}>
-                  Save as SVG
-                </Menu.Item>
-              </Menu.Dropdown>
-            </Menu>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button>Save as…</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={() => setPicturing(true)}>Picture (PNG)…</Menu.Item>
-                <Menu.Item
-                  disabled={!solid}
-                  onClick={() =>
-                    solid &&
-                    picture &&
-                    void attempt(() =>
-                      saveGltf(
-                        solid.mesh,
-                        flower,
-                        picture.layers.map((l) => l.layer),
-                        colours,
-                      ),
-                    )
-                  }
-                >
-                  Solid (glTF)
-                </Menu.Item>
-                <Menu.Item component="a" href={`/api/flowers/${flower.id}/file`}>
-                  Recipe (JSON)
-                </Menu.Item>
-                {editable && <Menu.Divider />}
-                {editable && <Menu.Item onClick={remove}>Delete {flower.name}</Menu.Item>}
-              </Menu.Dropdown>
-            </Menu>
+            <LaterMenu button={<Button>Nail guide</Button>}>
+              <NailGuideMenu button={<Button>Nail guide</Button>} flower={flower} picture={picture} />
+            </LaterMenu>
+            <LaterMenu button={<Button>Save as…</Button>}>
+              <SaveMenu
+                button={<Button>Save as…</Button>}
+                {...{ flower, picture, solid, colours }}
+                takePicture={() => setPicturing(true)}
+                remove={editable ? remove : null}
+              />
+            </LaterMenu>
             <Button variant={editable ? 'outline' : 'filled'} onClick={copy}>
               {editable ? 'Copy' : 'Copy to change it'}
             </Button>

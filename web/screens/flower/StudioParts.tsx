@@ -1,15 +1,19 @@
 import { Tabs } from '@mantine/core'
+import { lazy, Suspense } from 'react'
 import { useSearchParams } from 'react-router'
 import { roleGrams } from '#core/flowers/measure'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
-import type { Picture } from '../../workers/planner.worker.ts'
-import { AboutFlower } from './AboutFlower.tsx'
+import type { Picture } from '../../workers/flowers.worker.ts'
 import { LayerList } from './LayerList.tsx'
-import { LayerTable } from './LayerTable.tsx'
-import { RoleList } from './RoleList.tsx'
 import css from './Studio.module.css'
 import type { FlowerDraft } from './useFlowerDraft.ts'
+
+// what an own flower is changed with, and the other parts, come when they are looked at
+const LayerChanges = lazy(async () => ({ default: (await import('./LayerChanges.tsx')).LayerChanges }))
+const AboutFlower = lazy(async () => ({ default: (await import('./AboutFlower.tsx')).AboutFlower }))
+const RoleList = lazy(async () => ({ default: (await import('./RoleList.tsx')).RoleList }))
+const LayerTable = lazy(async () => ({ default: (await import('./LayerTable.tsx')).LayerTable }))
 
 /** What is changed of a flower beside its solid: its layers, its name and colours; and all of it in words. */
 export function StudioParts(props: {
@@ -27,6 +31,10 @@ export function StudioParts(props: {
   const { editable } = draft
   const icing = workshop.icings[0]!
   const [params, setParams] = useSearchParams()
+  const list = {
+    ...{ flower: draft.flower, workshop, picture, selected, select, muted, mute },
+    density: icing.density,
+  }
   const part = params.get('part') ?? 'layers'
   return (
     <Tabs
@@ -42,27 +50,28 @@ export function StudioParts(props: {
         <Tabs.Tab value="words">In words</Tabs.Tab>
       </Tabs.List>
       <Tabs.Panel value="layers">
-        <LayerList
-          draft={draft}
-          workshop={workshop}
-          picture={picture}
-          density={icing.density}
-          selected={selected}
-          select={select}
-          muted={muted}
-          mute={mute}
-        />
+        {editable ? (
+          <Suspense fallback={<LayerList {...list} />}>
+            <LayerChanges draft={draft} {...list} />
+          </Suspense>
+        ) : (
+          <LayerList {...list} />
+        )}
       </Tabs.Panel>
       <Tabs.Panel value="colours">
         <div className={css.stack}>
-          {editable && <AboutFlower draft={draft} />}
-          {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+          <Suspense>
+            {editable && <AboutFlower draft={draft} />}
+            {picture && <RoleList draft={draft} grams={roleGrams(heard, picture.measure, icing.density)} />}
+          </Suspense>
         </div>
       </Tabs.Panel>
       <Tabs.Panel value="words">
-        {picture && (
-          <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
-        )}
+        <Suspense>
+          {picture && (
+            <LayerTable flower={heard} picture={picture} workshop={workshop} density={icing.density} />
+          )}
+        </Suspense>
       </Tabs.Panel>
     </Tabs>
   )

@@ -5,7 +5,7 @@ import { sizeWords } from '#core/flowers/sizeWords'
 import type { Flower } from '#core/model/flower'
 import type { Workshop } from '#core/model/workshop'
 import { FlowerPicture } from '../../drawings/FlowerPicture.tsx'
-import { usePicture } from '../../workers/planner.ts'
+import { usePicture } from '../../workers/flowers.ts'
 import { useThumbnail } from '../../workers/thumbnails.ts'
 import css from './FlowerTile.module.css'
 

@@ -1,5 +1,5 @@
 import { Button, FileButton, SegmentedControl, TextInput } from '@mantine/core'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OrderSummary } from '#contract/orders'
 import type { Problem } from '#contract/problem'
@@ -16,6 +16,7 @@ import { BackupReminder } from '../../parts/BackupReminder.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
 import { FlagMark } from '../../parts/FlagMark.tsx'
+import { LaterMenu } from '../../parts/LaterMenu.tsx'
 import { later } from '../../parts/later.tsx'
 import { tell } from '../../parts/notify.tsx'
 import { Dab } from '../../parts/Swatch.tsx'
@@ -206,7 +207,6 @@ function byDay(orders: readonly OrderSummary[]): [string, OrderSummary[]][] {
 function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: OrderStart | undefined }) {
   const { order, unsaved, start } = props
   const { clock, weekMoment } = useCalendar()
-  const [menu, setMenu] = useState(false)
   return (
     <li className={css.row}>
       <span className={`${css.time} figure`}>{clock(order.collectAt)}</span>
@@ -232,13 +232,9 @@ function OrderRow(props: { order: OrderSummary; unsaved: boolean; start: OrderSt
         <span className="figure">{order.pieces.toLocaleString('en-GB')}</span>{' '}
         {order.pieces === 1 ? 'piece' : 'pieces'}
       </span>
-      {menu ? (
-        <Suspense fallback={<MoreButton title={order.title} />}>
-          <OrderMenu order={order} />
-        </Suspense>
-      ) : (
-        <MoreButton title={order.title} onClick={() => setMenu(true)} />
-      )}
+      <LaterMenu button={<MoreButton title={order.title} />}>
+        <OrderMenu order={order} />
+      </LaterMenu>
     </li>
   )
 }

@@ -7,7 +7,7 @@ import { counted, formatMinutes } from '#core/units'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
 import { OpeningDrawing } from '../../../drawings/OpeningDrawing.tsx'
-import { usePicture } from '../../../workers/planner.ts'
+import { usePicture } from '../../../workers/flowers.ts'
 import css from './Fewer.module.css'
 
 /** Moves that are shown at once: the first of them save most. */

@@ -11,7 +11,7 @@ import type { PlacedFlower } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { FlowerPicture } from '../../../drawings/FlowerPicture.tsx'
 import { Card } from '../../../parts/Card.tsx'
-import { usePictures } from '../../../workers/planner.ts'
+import { usePictures } from '../../../workers/flowers.ts'
 import css from './Colours.module.css'
 
 /** Under this two parts of one flower run into each other at arm's length, CIEDE2000. */

@@ -14,8 +14,8 @@ import { Empty, Loading } from '../../../parts/states.tsx'
 import { boardOf, bodyOf, coatsOf } from '../../../solid/bodyOf.ts'
 import { flowerPalette } from '../../../solid/palette.ts'
 import type { TrayFlower, TrayPiece } from '../../../solid/tray.ts'
-import { usePictures } from '../../../workers/planner.ts'
-import type { Picture } from '../../../workers/planner.worker.ts'
+import { usePictures } from '../../../workers/flowers.ts'
+import type { Picture } from '../../../workers/flowers.worker.ts'
 import { COARSE, solidOf } from '../../../workers/solids.ts'
 
 const TrayView = lazy(async () => ({ default: (await import('../../../solid/TrayView.tsx')).TrayView }))

@@ -1,0 +1,39 @@
+import type { Plugin } from 'vite'
+
+/** What cannot be so much as read where there is no document. */
+const DRAWS = /[\\/]react-dom[\\/]|[\\/]web[\\/]main\.tsx/
+
+/**
+ * Builds a worker as one more entry of the page's build, so that page and worker share what both compute with. By
+ * itself the builder makes a second build for workers, with a second copy of the model. Fails the build when a worker
+ * would come to what draws.
+ * @param worker the worker's module.
+ * @param hirer the module that starts it; it must name the worker by `place`.
+ * @param place the expression that the builder's own worker build looks for, and that is replaced.
+ */
+export function workerEntry(worker: string, hirer: string, place: string): Plugin {
+  let entry = ''
+  return {
+    name: 'worker-entry',
+    apply: 'build',
+    enforce: 'pre',
+    buildStart() {
+      entry = this.emitFile({ type: 'chunk', id: worker, name: 'kitchen' })
+    },
+    transform(code, id) {
+      if (id !== hirer) return null
+      if (!code.includes(place)) this.error(`${hirer} does not start a worker by ${place}.`)
+      return code.replace(place, `import.meta.ROLLUP_FILE_URL_${entry}`)
+    },
+    generateBundle(_, bundle) {
+      const reached = [this.getFileName(entry)]
+      for (const name of reached) {
+        const chunk = bundle[name]
+        if (chunk?.type !== 'chunk') continue
+        const draws = Object.keys(chunk.modules).find((id) => DRAWS.test(id))
+        if (draws) this.error(`The worker would come to ${draws}, by ${name}, and it has no document to draw in.`)
+        reached.push(...[...chunk.imports, ...chunk.dynamicImports].filter((next) => !reached.includes(next)))
+      }
+    },
+  }
+}
