@@ -70,7 +70,7 @@ export function FlowerSolid(props: {
   useEffect(() => scene.current?.cupcake(cupcake), [cupcake])
   // after every new mesh too, because the range lives on it
   useEffect(() => {
-    scene.current?.range(shown?.start ?? 0, shown?.count ?? Number.POSITIVE_INFINITY)
+    scene.current?.range(shown)
     void solid
   }, [shown, solid])
 

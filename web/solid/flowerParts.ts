@@ -44,6 +44,8 @@ export function flowerMaterial(lines: number): ShaderMaterial {
       layers: { value: 1 },
       keyLight: { value: KEY_LIGHT },
       lines: { value: lines },
+      // how much of the baked shadows is seen
+      shadows: { value: 1 },
     },
   })
 }

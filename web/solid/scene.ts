@@ -24,12 +24,15 @@ import { flowerGeometry, flowerMaterial, setPalette } from './flowerParts.ts'
 import { litScene } from './litScene.ts'
 import type { Palette } from './palette.ts'
 
+/** Share of the finished flower's shadows that a part of it lies in: most of what threw them is not there. */
+const SHADOWS_OF_A_PART = 0.4
+
 /** What a scene shows and does; drawn only when something has changed. */
 export interface FlowerScene {
   show(solid: Solid): void
   colour(palette: Palette): void
-  /** Only the strokes of these entries of the index are drawn. */
-  range(start: number, count: number): void
+  /** Only the strokes of these entries of the index are drawn, or all of them. */
+  range(part: { start: number; count: number } | null): void
   /** The stroke under a point of the canvas, in CSS pixels. */
   pick(x: number, y: number): StrokeRange | null
   /** Rings on the table, ten millimetres apart; the fifth is heavier. */
@@ -135,8 +138,12 @@ export function createScene(canvas: HTMLCanvasElement, antialias: boolean): Flow
       setPalette(material, palette)
       draw()
     },
-    range(start, count) {
-      flower.geometry.setDrawRange(start, count)
+    range(part) {
+      flower.geometry.setDrawRange(part?.start ?? 0, part?.count ?? Number.POSITIVE_INFINITY)
+      const whole = !part || (part.start === 0 && part.count === flower.geometry.index?.count)
+      const left = whole ? 1 : SHADOWS_OF_A_PART
+      material.uniforms.shadows!.value = left
+      shadow.material.opacity = left
       draw()
     },
     pick(x, y) {

@@ -9,6 +9,7 @@ attribute float thick;
 attribute float layer;
 attribute float openness;
 attribute vec3 bent;
+uniform float shadows;
 varying vec3 vNormal;
 varying vec3 vBent;
 varying vec2 vStroke;
@@ -23,11 +24,11 @@ void main() {
     mat4 placed = modelMatrix;
   #endif
   vNormal = normalize(mat3(placed) * normal);
-  vBent = normalize(mat3(placed) * bent);
+  vBent = normalize(mat3(placed) * mix(normal, bent, shadows));
   vStroke = vec2(place, along);
   vThick = thick;
   vLayer = layer;
-  vOpen = openness;
+  vOpen = 1.0 - (1.0 - openness) * shadows;
   vec4 world = placed * vec4(position, 1.0);
   vPosition = world.xyz;
   gl_Position = projectionMatrix * viewMatrix * world;

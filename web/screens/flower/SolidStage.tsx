@@ -55,6 +55,7 @@ export function SolidStage(props: {
     const end = last.start + last.count
     return alone ? { start: first.start, count: end - first.start } : { start: 0, count: end }
   }, [solid, layers, layerId, alone])
+  const soFar = shown && !alone && solid && shown.count < solid.mesh.indices.length
   const layer = under ? layers[under.layer] : undefined
   const definition = layer ? strokeDefinition(layer.stroke.kind) : null
 
@@ -88,7 +89,11 @@ export function SolidStage(props: {
             <span className="quiet">{definition.words.hold}</span>
           </>
         ) : (
-          <span className="quiet">Drag to turn it; press a stroke to hear what it is.</span>
+          <span className="quiet">
+            {soFar
+              ? 'As far as it is piped with this layer. Close the layer to see all of it.'
+              : 'Drag to turn it; press a stroke to hear what it is.'}
+          </span>
         )}
       </p>
       <div className={css.stageTools}>

@@ -79,7 +79,9 @@ export function WeighOne(props: { flower: Flower; workshop: Workshop; opened: bo
             data={workshop.icings.map((i) => ({ value: i.id, label: i.name }))}
           />
         </Group>
-        <FromScale units={workshop.settings.units} take={typed(setGrams)} />
+        <div className={css.fromScale}>
+          <FromScale units={workshop.settings.units} take={typed(setGrams)} />
+        </div>
         <Group align="flex-end" mt="sm">
           <TextInput label="Note" value={note} onChange={(e) => setNote(e.currentTarget.value)} flex={1} />
           <Button type="submit" variant="filled">
