@@ -69,7 +69,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 800,
     modulePreload: {
       // a worker has no document in which anything could be fetched ahead
-      resolveDependencies: (_, deps, { hostId }) => (/kitchen-/.test(hostId) ? [] : deps),
+      resolveDependencies: (_, deps, { hostId }) => (/kitchen-|\.worker-/.test(hostId) ? [] : deps),
     },
     rolldownOptions: {
       output: {

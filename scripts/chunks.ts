@@ -25,7 +25,8 @@ export function chunks(root: string) {
     {
       name: 'base',
       tags: ['$initial' as const],
-      test: (id: string) => /preload-helper|[\\/](dequal|uuid)[\\/]|[\\/]newId\.ts/.test(id) || from(/^(core|contract)\//)(id),
+      test: (id: string) =>
+        /preload-helper|[\\/](dequal|uuid)[\\/]|[\\/]newId\.ts/.test(id) || from(/^(core|contract)\//)(id),
       priority: 5,
     },
     // what changes seldom stays in a browser over many versions of Kanten

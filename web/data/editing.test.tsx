@@ -5,9 +5,14 @@ import { DocumentSync, type Stored } from './documentSync.ts'
 import { useDocument } from './useDocument.ts'
 
 const kept = new Map<string, unknown>()
+/** What is written waits for it. */
+let disk: Promise<unknown> = Promise.resolve()
 vi.mock('idb-keyval', () => ({
   get: async (key: string) => structuredClone(kept.get(key)),
-  set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
+  set: async (key: string, value: unknown) => {
+    await disk
+    kept.set(key, structuredClone(value))
+  },
 }))
 
 interface Doc {
@@ -67,6 +72,30 @@ describe('editing a document', () => {
     const third = editor(open())
     await act(() => new Promise((resolve) => setTimeout(resolve, 50)))
     expect(third.result.current.undo).toBeNull()
+  })
+
+  it('can be undone though the page was left before its last steps were written', async () => {
+    const { at, open } = server()
+    const first = editor(open())
+    act(() => first.result.current.edit('title', (d) => ({ ...d, title: 'Supper' })))
+    await waitFor(() => expect(kept.size).toBe(1))
+    let free = () => undefined as unknown
+    disk = new Promise((resolve) => {
+      free = () => resolve(null)
+    })
+    act(() => first.result.current.edit('count', (d) => ({ ...d, pieces: [{ id: 'a', count: 9 }] })))
+    act(() => first.result.current.edit('name', (d) => ({ ...d, title: 'Late supper' })))
+    await waitFor(() => expect(at.stored.document.title).toBe('Late supper'), { timeout: 3000 })
+    dispatchEvent(new Event('pagehide'))
+    first.unmount()
+    const second = editor(open())
+    await waitFor(() => expect(second.result.current.undoLabel).toBe('name'))
+    act(() => second.result.current.undo!())
+    expect(second.result.current.document).toEqual({ ...start, title: 'Supper' })
+    act(() => second.result.current.undo!())
+    expect(second.result.current.document).toEqual(start)
+    free()
+    await disk
   })
 
   it('goes on without kept steps where the browser keeps none', async () => {

@@ -32,9 +32,16 @@ export function useShow(
         if (current)
           setPiped({ solid, show, watched, layers: watched === null ? layers : layers.slice(0, watched + 1) })
       })
-    void ask(COARSE).then(() => {
-      if (current && !quickPictures()) void ask(FINE)
-    })
+    // what cannot be worked out is said in the place of the screen: it would be waited for in vain
+    const fail = (error: unknown) => {
+      if (current)
+        setPiped(() => {
+          throw error
+        })
+    }
+    void ask(COARSE)
+      .then(() => (current && !quickPictures() ? ask(FINE) : undefined))
+      .catch(fail)
     return () => {
       current = false
     }
