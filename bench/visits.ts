@@ -84,8 +84,10 @@ const typedToFigure: Visit = async (browser, origin) => {
       for (const entry of list.getEntries()) seen.longest = Math.max(seen.longest, entry.duration)
     }).observe({ type: 'longtask' })
   })
+  // found once: what a test takes to find a field by its label is no work of the page
+  const field = (await count.elementHandle())!
   for (let i = 0; i < EDITS; i++) {
-    await count.fill(String(10 + (i % 9)))
+    await field.fill(String(10 + (i % 9)))
     await page.waitForTimeout(PAUSE_MS)
   }
   const { waits, longest } = await page.evaluate(

@@ -9,7 +9,7 @@ import {
   useState,
 } from 'react'
 import type { StoredOrder } from '#contract/orders'
-import { type Order, orderSchema } from '#core/model/order'
+import { type Order, orderSchema, type Piece } from '#core/model/order'
 import type { Plan, Remedy } from '#core/model/plan'
 import type { Workshop } from '#core/model/workshop'
 import { applyRemedy } from '#core/plan/remedies'
@@ -25,10 +25,14 @@ export interface OrderEditor extends Omit<DocumentEditor<Order>, 'document' | 'h
   order: Order
   workshop: Workshop
   plan: Plan | undefined
+  /** The order that `plan` is of: the one on screen may be further. */
+  planOf: Order | undefined
   /** The order that the last plan was made of, with that plan; null where it could not be planned. */
   planned: { order: Order; plan: Plan | null } | undefined
   /** The plan before the last step of edits, for showing what changed. */
   before: Plan | undefined
+  /** The order that `before` is of. */
+  beforeOf: Order | undefined
   /** What stands in the way of a plan. */
   faults: { path: (string | number)[]; message: string }[]
   take(remedy: Remedy, label: string): void
@@ -66,13 +70,15 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
   const { document: order, history, edit } = editor
   useFreshWhenSeen(sync, stored.order.id)
   const planned = usePlan(order, workshop)
-  const before = usePlanBefore(history, planned?.plan ?? undefined)
-  const planRef = useRef<Plan>(undefined)
-  if (planned?.plan) planRef.current = planned.plan
+  const good = useRef<Made>(undefined)
+  if (planned?.plan && good.current?.plan !== planned.plan)
+    good.current = { plan: planned.plan, order: planned.of }
+  const made = planned?.plan ? good.current : undefined
+  const before = useMadeBefore(history, made)
 
   const take = useCallback<OrderEditor['take']>(
     (remedy, label) => {
-      const plan = planRef.current
+      const plan = good.current?.plan
       if (plan) edit(label, (o) => applyRemedy(o, remedy, plan), `remedy ${label} ${Date.now()}`)
     },
     [edit],
@@ -84,9 +90,11 @@ export function OrderEditorProvider(props: { stored: StoredOrder; workshop: Work
       ...editor,
       order,
       workshop,
-      plan: planned?.plan ?? planRef.current,
+      plan: good.current?.plan,
+      planOf: good.current?.order,
       planned: plannedOf,
-      before,
+      before: before?.plan,
+      beforeOf: before?.order,
       faults: planned?.faults ?? [],
       take,
     }),
@@ -119,18 +127,28 @@ function useFreshWhenSeen(sync: DocumentSync<Order>, id: string): void {
   }, [sync, id])
 }
 
+/** A plan and the order that it is of. */
+interface Made {
+  plan: Plan
+  order: Order
+}
+
 /** The plan as it was when the present step of edits began. */
-function usePlanBefore(history: History<Order>, plan: Plan | undefined): Plan | undefined {
+function useMadeBefore(history: History<Order>, made: Made | undefined): Made | undefined {
   const step = history.past.length
-  const memory = useRef<{ step: number; before: Plan | undefined; latest: Plan | undefined }>({
+  const memory = useRef<{ step: number; before: Made | undefined; latest: Made | undefined }>({
     step,
     before: undefined,
     latest: undefined,
   })
-  if (memory.current.step !== step) memory.current = { step, before: memory.current.latest, latest: plan }
-  else if (plan) memory.current.latest = plan
+  if (memory.current.step !== step) memory.current = { step, before: memory.current.latest, latest: made }
+  else if (made) memory.current.latest = made
   return memory.current.before
 }
+
+/** How many of a piece an order has; as many as there are now where it had none. What a plan says of all of them is of so many. */
+export const countIn = (order: Order | undefined, piece: Piece): number =>
+  order?.pieces.find((p) => p.id === piece.id)?.count ?? piece.count
 
 export function useOrderEditor(): OrderEditor {
   const editor = useContext(Context)

@@ -15,15 +15,19 @@ export function Canvas(props: {
   const { size, frame, paint } = props
   const ref = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
-    const canvas = ref.current
-    const ctx = canvas?.getContext('2d')
-    if (!canvas || !ctx) return
-    const pixels = Math.round(size * Math.max(1.5, window.devicePixelRatio))
-    canvas.width = pixels
-    canvas.height = pixels
-    const scale = pixels / (2 * frame.half)
-    ctx.setTransform(scale, 0, 0, -scale, pixels / 2 - frame.x * scale, pixels / 2 + frame.y * scale)
-    paint(ctx)
+    // with the next frame: whoever types sees the letter first
+    const asked = requestAnimationFrame(() => {
+      const canvas = ref.current
+      const ctx = canvas?.getContext('2d')
+      if (!canvas || !ctx) return
+      const pixels = Math.round(size * Math.max(1.5, window.devicePixelRatio))
+      canvas.width = pixels
+      canvas.height = pixels
+      const scale = pixels / (2 * frame.half)
+      ctx.setTransform(scale, 0, 0, -scale, pixels / 2 - frame.x * scale, pixels / 2 + frame.y * scale)
+      paint(ctx)
+    })
+    return () => cancelAnimationFrame(asked)
   }, [size, frame, paint])
   return (
     <canvas

@@ -6,7 +6,7 @@ import { takeOff } from '#core/model/onPiece'
 import type { Piece, PlacedFlower } from '#core/model/order'
 import type { Plan } from '#core/model/plan'
 import { surfaceDefinition } from '#core/surfaces/index'
-import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { countIn, useOrderEditor } from '../../../data/orderEditor.tsx'
 import { useWeight, Was } from '../../../parts/weight.tsx'
 import { usePicture } from '../../../workers/flowers.ts'
 import type { ChangeFlower } from './changeFlower.ts'
@@ -22,7 +22,7 @@ export function FlowerRow({ piece, placed }: { piece: Piece; placed: PlacedFlowe
 }
 
 function KnownRow({ piece, placed, recipe }: { piece: Piece; placed: PlacedFlower; recipe: Flower }) {
-  const { order, workshop, plan, before, edit } = useOrderEditor()
+  const { order, workshop, plan, planOf, before, edit } = useOrderEditor()
   const weight = useWeight()
   const { flower, colours: roles } = useMemo(() => flowerForOrder(recipe, placed), [recipe, placed])
   const { picture } = usePicture(flower, placed, workshop)
@@ -70,7 +70,7 @@ function KnownRow({ piece, placed, recipe }: { piece: Piece; placed: PlacedFlowe
         pieceId={piece.id}
         colours={colours}
         stands={piece.layouts.length > 0 ? numberWords(flowersOn(piece, placed) / piece.count) : null}
-        units={use ? Math.round(use.flowers / piece.count) : null}
+        units={use ? Math.round(use.flowers / countIn(planOf, piece)) : null}
         edges={edges}
       />
       <div className={css.weight}>
