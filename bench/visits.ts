@@ -21,7 +21,7 @@ export const visitBenchmarks: ServedBenchmark[] = [
     id: 'first-load-kb',
     what: 'what the first visit to Orders takes over the wire, kB; the aim is 300',
     unit: 'kB',
-    against: 'a flower in the studio after it, kB; the aim is 250',
+    against: 'a flower of our own in the studio after it, kB; the aim is 250',
     measure: () => visited(firstLoad),
   },
   {
@@ -117,15 +117,16 @@ function wireOf(page: Page): () => Promise<number> {
 
 const firstLoad: Visit = async (browser, origin) => {
   const page = await newPage(browser)
+  const { id } = await (await page.request.post(`${origin}/api/flowers/hellebore/copy`)).json()
   const since = wireOf(page)
   await page.goto(`${origin}/orders`)
   await page.waitForTimeout(LISTENS_MS)
   const orders = await since()
   // from within, as a press on a link does
-  await page.evaluate(() => {
-    history.pushState(null, '', '/flowers/hellebore')
+  await page.evaluate((to) => {
+    history.pushState(null, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
-  })
+  }, `/flowers/${id}`)
   await page.waitForTimeout(LISTENS_MS * 2)
   return { value: orders / 1000, baseline: (await since()) / 1000 }
 }

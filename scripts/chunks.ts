@@ -3,12 +3,12 @@ const SHARED_BY = 8
 
 /** The rooms of the core that flowers are made of, wherever they are looked at. */
 const FLOWERS =
-  /^core\/(\w+\.ts|(tips|geometry|strokes|tools|places|loads|solids|pile|flowers|mesh|merge|glossary)\/|model\/(flower|toolStep|placeFaults|names|tip)\.ts|colour\/(lab|typed)\.ts)/
+  /^core\/(\w+\.ts|(tips|geometry|strokes|tools|places|loads|solids|pile|flowers|mesh|merge)\/|model\/(flower|toolStep|placeFaults|names|tip)\.ts|colour\/(lab|typed)\.ts)/
 
 const PARTS = /[\\/](web|@mantine|@floating-ui|@dnd-kit)[\\/]/
 /** What opens over a screen, and what it stands on. */
 const OVER =
-  /[\\/]@floating-ui[\\/]|[\\/]@mantine[\\/].*[\\/](Menu|Popover|Tooltip|Modal|ModalBase|ScrollArea|Overlay|FocusTrap)[\\/]/
+  /[\\/]@floating-ui[\\/]|TermDrawing|[\\/]@mantine[\\/].*[\\/](Menu|Popover|Tooltip|Modal|ModalBase|ScrollArea|Overlay|FocusTrap)[\\/]/
 const CHOICES = /[\\/]@mantine[\\/].*[\\/](Combobox|Select|Checkbox)[\\/]/
 const TABLES = /[\\/](@tanstack|DataTable|TableTools)/
 const NOT_AT_ONCE = [/\.worker\.ts|orderEditor/, OVER, CHOICES, TABLES]
@@ -51,13 +51,14 @@ export function chunks(root: string) {
     // what orders stand on beyond their flowers
     {
       name: 'orders',
-      test: from(/^(core|contract)\//),
+      test: from(/^(core\/(?!glossary)|contract\/)/),
       minShareCount: SHARED_BY,
       priority: 1,
     },
+    // solids, and how all of them are lit
     {
       name: 'three',
-      test: /[\\/]three[\\/]/,
+      test: /[\\/]three[\\/]|[\\/]solid[\\/](litScene|fitTo|flowerParts|shader|freshCanvas)\./,
       minShareCount: 2,
       priority: 1,
     },

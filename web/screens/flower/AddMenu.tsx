@@ -1,5 +1,5 @@
 import { Button, Menu } from '@mantine/core'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { insertLayer, layerWith } from '#core/flowers/edit'
 import { addFloret } from '#core/flowers/florets'
 import { layerOnTop } from '#core/flowers/onTop'
@@ -15,7 +15,10 @@ import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/flowers.worker.ts'
 import type { FlowerDraft } from './useFlowerDraft.ts'
 
-/** Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. */
+/**
+ * Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. Opens at once: its
+ * button has been pressed already.
+ */
 export function AddMenu(props: {
   draft: FlowerDraft
   workshop: Workshop
@@ -26,6 +29,12 @@ export function AddMenu(props: {
   const { draft, workshop, picture, selected, select } = props
   const { flower } = draft
   const [opened, setOpened] = useState(false)
+  const button = useRef<HTMLButtonElement>(null)
+  useEffect(() => {
+    // the focus comes back to it when the menu is left
+    button.current?.focus()
+    setOpened(true)
+  }, [])
   const [page, setPage] = useState<'strokes' | 'florets' | 'tools'>('strokes')
   const worked = layerWith(flower, selected) ?? flower.layers.at(-1)!
   const { opening } = workshop.tips.find((t) => t.id === worked.tipId) ?? {}
@@ -76,7 +85,7 @@ export function AddMenu(props: {
       }}
     >
       <Menu.Target>
-        <Button>Add</Button>
+        <Button ref={button}>Add</Button>
       </Menu.Target>
       <Menu.Dropdown mah={380} style={{ overflowY: 'auto' }}>
         {page === 'tools' ? (

@@ -1,15 +1,20 @@
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { Button } from '@mantine/core'
+import { lazy, Suspense } from 'react'
 import { moveLayerTo } from '#core/flowers/edit'
 import { useDragSensors } from '../../parts/dragging.ts'
+import { LaterMenu } from '../../parts/LaterMenu.tsx'
 import { tell } from '../../parts/notify.tsx'
-import { AddMenu } from './AddMenu.tsx'
-import { FloretEditor } from './FloretEditor.tsx'
-import { LayerEditor } from './LayerEditor.tsx'
 import { LayerList, type LayerListProps } from './LayerList.tsx'
 import { MovableRow } from './MovableRow.tsx'
-import { ToolEditor } from './ToolEditor.tsx'
 import type { FlowerDraft } from './useFlowerDraft.ts'
+
+// with the first layer that is opened, and the first press on Add
+const AddMenu = lazy(async () => ({ default: (await import('./AddMenu.tsx')).AddMenu }))
+const LayerEditor = lazy(async () => ({ default: (await import('./LayerEditor.tsx')).LayerEditor }))
+const FloretEditor = lazy(async () => ({ default: (await import('./FloretEditor.tsx')).FloretEditor }))
+const ToolEditor = lazy(async () => ({ default: (await import('./ToolEditor.tsx')).ToolEditor }))
 
 /** How wide a flower is taken to be until it is measured, mm. */
 const WIDE_MM = 30
@@ -34,11 +39,27 @@ export function LayerChanges({ draft, ...shown }: LayerListProps & { draft: Flow
         <LayerList
           {...shown}
           changing={{
-            actions: <AddMenu {...{ draft, workshop, picture, selected, select }} />,
+            actions: (
+              <LaterMenu button={<Button>Add</Button>}>
+                <AddMenu {...{ draft, workshop, picture, selected, select }} />
+              </LaterMenu>
+            ),
             Row: MovableRow,
-            layer: (layer) => <LayerEditor layer={layer} {...editing} />,
-            floret: (floret) => <FloretEditor floret={floret} {...editing} />,
-            tool: (layer, step, strokes) => <ToolEditor {...{ layer, step, strokes, draft, select }} />,
+            layer: (layer) => (
+              <Suspense>
+                <LayerEditor layer={layer} {...editing} />
+              </Suspense>
+            ),
+            floret: (floret) => (
+              <Suspense>
+                <FloretEditor floret={floret} {...editing} />
+              </Suspense>
+            ),
+            tool: (layer, step, strokes) => (
+              <Suspense>
+                <ToolEditor {...{ layer, step, strokes, draft, select }} />
+              </Suspense>
+            ),
           }}
         />
       </SortableContext>
