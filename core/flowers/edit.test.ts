@@ -205,7 +205,10 @@ describe('a layer that is added', () => {
     expect(onDome.heightMm).toBeLessThan(at(Math.max(0, onDome.ringMm - 1.2)) - 0.2)
     expect(layerOnTop(catalogueFlowers, begun, [], 24).heightMm).toBe(0)
     // what is begun in a floret knows the floret's own layers only
-    expect(layerOnTop(catalogueFlowers, { ...begun, floretId: 'f' }, below, 24)).toMatchObject({ heightMm: 0, floretId: 'f' })
+    expect(layerOnTop(catalogueFlowers, { ...begun, floretId: 'f' }, below, 24)).toMatchObject({
+      heightMm: 0,
+      floretId: 'f',
+    })
   })
 
   it('is looked at without others, and what is set on them; never without all', () => {

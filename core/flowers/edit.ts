@@ -9,12 +9,7 @@ import type { StrokeKind } from '../strokes/index.ts'
  * @param library flowers that have every stroke between them; the first that has this one is followed.
  * @throws RangeError when none of them has it.
  */
-export function startingLayer(
-  library: readonly Flower[],
-  kind: StrokeKind,
-  role: string,
-  id: string,
-): Layer {
+export function startingLayer(library: readonly Flower[], kind: StrokeKind, role: string, id: string): Layer {
   for (const flower of library) {
     const like = flower.layers.find((l) => l.stroke.kind === kind)
     if (like) return { ...like, id, load: { kind: 'plain', role }, ...ALL_ROUND }
