@@ -52,6 +52,8 @@ export async function settled(page: Page, whole = false): Promise<void> {
     return at === undefined || at === location.pathname
   })
   await expect(page.getByRole('heading').first()).toBeVisible()
+  // what measures itself has been told of a new size
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
   await page.evaluate(
     ({ quietMs, mostMs, whole }) =>
       new Promise<void>((resolve, reject) => {
