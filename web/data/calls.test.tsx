@@ -150,6 +150,10 @@ describe('an order on screen', () => {
     const { result } = open()
     await waitFor(() => expect(result.current.plan?.orderId).toBe('tea'), { timeout: 20_000 })
     act(() => result.current.edit('title', (o) => ({ ...o, title: 'High tea' })))
+    // figures of the plan are of the order that it was made of, until the next one is there
+    expect([result.current.order.title, result.current.planOf?.title]).toEqual(['High tea', 'Tea'])
+    await waitFor(() => expect(result.current.planOf?.title).toBe('High tea'), { timeout: 20_000 })
+    expect(result.current.beforeOf?.title).toBe('Tea')
     await waitFor(() => expect(lines()).toContain('PUT /api/orders/tea'), { timeout: 3000 })
     await waitFor(() => expect(result.current.sync.state.kind).toBe('saved'))
     expect(result.current.before?.orderId).toBe('tea')

@@ -24,7 +24,14 @@ export function AskedMenu(props: {
   }, [asked])
   if (!asked) return cloneElement(button, { onClick: () => setAsked(true), 'aria-haspopup': 'menu' })
   return (
-    <Menu position={position} opened={opened} onChange={setOpened}>
+    <Menu
+      position={position}
+      opened={opened}
+      onChange={setOpened}
+      // given back at once: later, it would be taken from the field that somebody types into meanwhile
+      returnFocus={false}
+      onClose={() => target.current?.focus({ preventScroll: true })}
+    >
       <Menu.Target>{cloneElement(button, { ref: target })}</Menu.Target>
       <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
         {props.children}
