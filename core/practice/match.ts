@@ -33,6 +33,8 @@ export function matched(drill: Drill, gone: readonly (readonly Point[])[]): (num
  * must also have been gone.
  */
 function apart(way: readonly Point[], went: readonly Point[]): number {
+  // what went nowhere is near nothing
+  if (went.length === 0) return Number.POSITIVE_INFINITY
   const fromWay = new Float64Array(way.length).fill(Number.POSITIVE_INFINITY)
   let sum = 0
   for (const p of went) {

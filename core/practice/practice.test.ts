@@ -15,6 +15,7 @@ import { answerOf, lagged, mouthOf, pressureFor } from './flow.ts'
 import { type Ideal, idealOf } from './ideal.ts'
 import { layTrace } from './lay.ts'
 import { BEGINNER, canGoWrong, EXPERT, NOISY, type Skill, tryOf } from './madeUp.ts'
+import { matched } from './match.ts'
 import { drillOfLayer, isDrill } from './ofLayer.ts'
 import type { PartName } from './parts.ts'
 import { partWords } from './partWords.ts'
@@ -204,6 +205,12 @@ describe('the drills', () => {
     expect(drills).toBeGreaterThan(100)
     expect(off).toEqual([])
   })
+})
+
+it('takes a stroke for the one that it lies on, and one that went nowhere for none', () => {
+  const { drill } = named('shells')
+  const gone = [drill.strokes[3]!.path, [], drill.strokes[0]!.path]
+  expect(matched(drill, gone)).toEqual([3, null, 0])
 })
 
 describe('marks and advice', () => {

@@ -79,6 +79,9 @@ export function AddMenu(props: {
       // on a small screen the flower stays on top and may cover the button: the list stays all the same
       hideDetached={false}
       opened={opened}
+      // at once, as in AskedMenu: what is chosen is typed into next
+      returnFocus={false}
+      onClose={() => button.current?.focus({ preventScroll: true })}
       onChange={(open) => {
         setOpened(open)
         setPage('strokes')

@@ -25,17 +25,14 @@ export function PieceRail({ opened, open }: { opened: Piece; open: (id: string) 
     const grams = pipedOn(p, piece.id)
     return grams === undefined ? undefined : weight(grams / countIn(of, piece))
   }
+  const picture = (piece: Piece, size: number) => (
+    <Picture {...{ piece, workshop, size }} numbers={countsOn(plan, planOf, piece)} colours={order.colours} />
+  )
   const now = each(plan, planOf, opened)
   return (
     <div className={css.rail}>
       <div className={css.picture}>
-        <Picture
-          piece={opened}
-          numbers={countsOn(plan, planOf, opened)}
-          colours={order.colours}
-          workshop={workshop}
-          size={OPENED_PX}
-        />
+        {picture(opened, OPENED_PX)}
         <p className="quiet">{surfaceDefinition(opened.shape.kind).describe(opened.shape, length)}</p>
         {now !== undefined && (
           <p>
@@ -53,13 +50,7 @@ export function PieceRail({ opened, open }: { opened: Piece; open: (id: string) 
               aria-pressed={piece.id === opened.id}
               onClick={() => open(piece.id)}
             >
-              <Picture
-                piece={piece}
-                numbers={countsOn(plan, planOf, piece)}
-                colours={order.colours}
-                workshop={workshop}
-                size={SMALL_PX}
-              />
+              {picture(piece, SMALL_PX)}
               <span>
                 <strong>{piece.name}</strong>
                 <span className="quiet">
