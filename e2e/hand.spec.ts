@@ -113,9 +113,12 @@ test('what was weighed and timed in one order changes the next, is said, and is 
   })
 })
 
+/** The mouse is moved so often on the way, ms: about as often as one tells of itself. */
+const MOVES_MS = 16
+
 /**
- * Pipes the straight line with the mouse at its own pace, letting go where the drill does or holding on at its end.
- * Where the mouse is follows the clock, so that a slow machine pipes the same line in fewer steps.
+ * Pipes the straight line with the mouse at its own pace, letting go where the drill does or holding on at its end. The page's clock
+ * stands meanwhile and is moved on by hand, so that the same line is piped however slow the machine is.
  */
 async function pipeLine(page: Page, holdsOnMs: number): Promise<void> {
   const sheet = page.getByRole('application', { name: /^Sheet for Straight line/ })
@@ -132,64 +135,69 @@ async function pipeLine(page: Page, holdsOnMs: number): Promise<void> {
   const at = (mm: number) => [left + mm * pxPerMm, top + 20 * pxPerMm] as const
   const [from, to, mmPerS, comesMs, letsGoMs] = [15, 115, 27, 100, 170]
   const goesMs = (1000 * (to - from)) / mmPerS
+  const letsGo = holdsOnMs > 0 ? goesMs + holdsOnMs : goesMs - letsGoMs
+  await page.clock.pauseAt((await page.evaluate(() => Date.now())) + 1000)
   await page.mouse.move(...at(from))
   await page.mouse.down()
-  const begun = Date.now()
   let isDown = true
-  for (;;) {
-    const ms = Date.now() - begun - comesMs
-    const letsGo = holdsOnMs > 0 ? goesMs + holdsOnMs : goesMs - letsGoMs
+  for (let ms = -comesMs; isDown || ms <= goesMs; ms += MOVES_MS) {
+    await page.clock.runFor(MOVES_MS)
     await page.mouse.move(...at(Math.min(to, from + Math.max(0, (mmPerS * ms) / 1000))))
     if (isDown && ms > letsGo) {
       await page.mouse.up()
       isDown = false
     }
-    if (!isDown && ms > goesMs) break
   }
+  await page.clock.resume()
 }
 
-test('a drill is piped by a good hand and by one that lets go late, judged, kept, watched again and put before an order', async ({
-  page,
-}) => {
-  await page.goto('/practice/line')
-  await expect(page.getByText('Begin at the ring.')).toBeVisible()
-  await pipeLine(page, 0)
-  await expect(page.getByText('Nothing to change: do it the same way again.')).toBeVisible()
-  await expect(page.getByText('1 try; trend from 20')).toBeVisible()
-  await expect(
-    page.getByText(/How hard you squeeze and how high you hold the tip: not sensed here/),
-  ).toBeVisible()
+test.describe('at a clock of the page’s own', () => {
+  test.use({ stranger: true })
 
-  await page.getByRole('button', { name: 'Pipe it again' }).first().click()
-  await pipeLine(page, 900)
-  await expect(page.getByText(/^Stop squeezing before you lift: it /)).toBeVisible()
-  await expect(page.getByText(/squeeze, pull, let go, lift\.$/)).toBeVisible()
-  await expect(page.getByText('2 tries; trend from 20')).toBeVisible()
+  test('a drill is piped by a good hand and by one that lets go late, judged, kept, watched again and put before an order', async ({
+    page,
+  }) => {
+    await page.clock.install()
+    await page.goto('/practice/line')
+    await expect(page.getByText('Begin at the ring.')).toBeVisible()
+    await pipeLine(page, 0)
+    await expect(page.getByText('Nothing to change: do it the same way again.')).toBeVisible()
+    await expect(page.getByText('1 try; trend from 20')).toBeVisible()
+    await expect(
+      page.getByText(/How hard you squeeze and how high you hold the tip: not sensed here/),
+    ).toBeVisible()
 
-  // beside the ideal, slowly
-  await page.getByText('¼', { exact: true }).click()
-  await page.getByRole('button', { name: 'Replay' }).click()
-  await page.getByRole('button', { name: 'Pause' }).click()
-  await page.getByText('ideal', { exact: true }).last().click()
+    await page.getByRole('button', { name: 'Pipe it again' }).first().click()
+    await pipeLine(page, 900)
+    await expect(page.getByText(/^Stop squeezing before you lift: it /)).toBeVisible()
+    await expect(page.getByText(/squeeze, pull, let go, lift\.$/)).toBeVisible()
+    await expect(page.getByText('2 tries; trend from 20')).toBeVisible()
 
-  // nothing but the drill's own way counts
-  await page.getByRole('button', { name: 'Pipe it again' }).first().click()
-  await page.getByRole('button', { name: 'Tip, icing and hands' }).click()
-  await page.getByText('Lifts', { exact: true }).click()
-  await page.keyboard.press('Escape')
-  await expect(page.getByRole('slider', { name: 'Height of the tip' })).toBeVisible()
+    // beside the ideal, slowly
+    await page.getByText('¼', { exact: true }).click()
+    await page.getByRole('button', { name: 'Replay' }).click()
+    await page.getByRole('button', { name: 'Pause' }).click()
+    await page.getByText('ideal', { exact: true }).last().click()
 
-  // what the order needs, and time for it before the first flower
-  await page.goto('/orders/observatory/bench/practice')
-  await expect(page.getByRole('heading', { name: 'Before this order: 10 min' })).toBeVisible()
-  await page.getByRole('button', { name: 'Put it in the timeline' }).click()
-  await expect(page.getByText(/^In the timeline: /)).toBeVisible()
-  await page.goto('/orders/observatory/timeline')
-  await expect(
-    page.getByRole('button', { name: /^Practise: .*, on the practice sheet, / }).first(),
-  ).toBeVisible()
-  // the bakery as it was, for the journeys after this one
-  await page.goto('/orders/observatory/bench/practice')
-  await page.getByRole('button', { name: 'Not in the timeline' }).click()
-  await expect(page.getByRole('button', { name: 'Put it in the timeline' })).toBeVisible()
+    // nothing but the drill's own way counts
+    await page.getByRole('button', { name: 'Pipe it again' }).first().click()
+    await page.getByRole('button', { name: 'Tip, icing and hands' }).click()
+    await page.getByText('Lifts', { exact: true }).click()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('slider', { name: 'Height of the tip' })).toBeVisible()
+
+    // what the order needs, and time for it before the first flower
+    await page.goto('/orders/observatory/bench/practice')
+    await expect(page.getByRole('heading', { name: 'Before this order: 10 min' })).toBeVisible()
+    await page.getByRole('button', { name: 'Put it in the timeline' }).click()
+    await expect(page.getByText(/^In the timeline: /)).toBeVisible()
+    await page.goto('/orders/observatory/timeline')
+    await expect(
+      page.getByRole('button', { name: /^Practise: .*, on the practice sheet, / }).first(),
+    ).toBeVisible()
+    // the bakery as it was, for the journeys after this one
+    await page.goto('/orders/observatory/bench/practice')
+    await page.getByRole('button', { name: 'Not in the timeline' }).click()
+    await expect(page.getByRole('button', { name: 'Put it in the timeline' })).toBeVisible()
+  })
 })

@@ -1,7 +1,7 @@
 import { MantineProvider } from '@mantine/core'
 import { Notifications } from '@mantine/notifications'
 import { useEffect } from 'react'
-import { RouterProvider } from 'react-router'
+import { RouterProvider } from 'react-router/dom'
 import { SWRConfig } from 'swr'
 import { useWorkshop } from './data/workshop.ts'
 import { router } from './router.tsx'

@@ -5,6 +5,7 @@ import type { OwnedTip } from '#core/model/tip'
 import type { Workshop } from '#core/model/workshop'
 import { familyOf, type TipFamilyName, tipFamilies } from '#core/tips/index'
 import { Beside } from '../../parts/Beside.tsx'
+import { AT_ONCE } from '../../parts/openAtOnce.ts'
 import { CSS_PX_PER_MM, useScreenScale } from '../../parts/screenScale.ts'
 import { AddTip } from './AddTip.tsx'
 import { ScreenScale } from './ScreenScale.tsx'
@@ -38,15 +39,12 @@ export function TipTray({ workshop }: { workshop: Workshop }) {
   ] as const
   const opened = tips.find((t) => t.id === params.get('tip')) ?? groups[0][1][0] ?? groups[1][1][0]
   const at = (changes: Record<string, string | null>) =>
-    setParams(
-      (now) => {
-        for (const [key, value] of Object.entries(changes))
-          if (value === null) now.delete(key)
-          else now.set(key, value)
-        return now
-      },
-      { replace: true },
-    )
+    setParams((now) => {
+      for (const [key, value] of Object.entries(changes))
+        if (value === null) now.delete(key)
+        else now.set(key, value)
+      return now
+    }, AT_ONCE)
   return (
     <>
       <TipTools

@@ -6,6 +6,7 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Term } from '../../../glossary/Term.tsx'
 import { Beside } from '../../../parts/Beside.tsx'
 import { Card } from '../../../parts/Card.tsx'
+import { AT_ONCE } from '../../../parts/openAtOnce.ts'
 import { PartLinks } from '../../../parts/PartLinks.tsx'
 import { Empty, Loading } from '../../../parts/states.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
@@ -69,7 +70,7 @@ function WithBag({ part, plan }: { part: string | undefined; plan: Plan }) {
   const keysOf = (b: Bag) => b.useIds.map((id) => pairKey(uses.get(id)!))
   const chosen = params.get('bag')
   const bag = plan.bags.find((b) => chosen !== null && keysOf(b).includes(chosen)) ?? plan.bags[0]!
-  const choose = (b: Bag) => setParams({ bag: keysOf(b)[0] ?? '' }, { replace: true })
+  const choose = (b: Bag) => setParams({ bag: keysOf(b)[0] ?? '' }, AT_ONCE)
   return (
     <Beside
       label="The opened bag"

@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router'
 import { colourBowls, taskOf } from '#core/plan/colourBowls'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Petals } from '../../../drawings/Petal.tsx'
+import { AT_ONCE } from '../../../parts/openAtOnce.ts'
 import { Empty, Loading } from '../../../parts/states.tsx'
 import { useMeasures } from '../../../parts/weight.tsx'
 import { useBowls } from '../../../workers/colours.ts'
@@ -26,7 +27,7 @@ export function BowlView() {
   const at = Math.max(0, found)
   const go = (to: number) => {
     const bowl = bowls[to]
-    if (bowl) setParams({ colour: bowl.colourId, icing: bowl.icingKindId }, { replace: true })
+    if (bowl) setParams({ colour: bowl.colourId, icing: bowl.icingKindId }, AT_ONCE)
   }
   useHotkeys([
     ['space', () => go(at + 1)],

@@ -7,6 +7,7 @@ import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Beside } from '../../../parts/Beside.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { newId } from '../../../parts/newId.ts'
+import { AT_ONCE } from '../../../parts/openAtOnce.ts'
 import { PartLinks } from '../../../parts/PartLinks.tsx'
 import { Empty } from '../../../parts/states.tsx'
 import { useBowls } from '../../../workers/colours.ts'
@@ -34,8 +35,7 @@ export function Colours() {
   const unchosen = plan?.colours.filter((c) => !order.colours.some((o) => o.id === c.id)) ?? []
   const all = [...order.colours, ...unchosen.map((c) => newColour(c.id, c.name, c.hex))]
   const chosen = all.find((c) => c.id === params.get('colour')) ?? all[0]
-  // at once: whoever types next must type into the colour that was pressed
-  const select = (id: string) => setParams({ colour: id }, { replace: true, flushSync: true })
+  const select = (id: string) => setParams({ colour: id }, AT_ONCE)
 
   function add() {
     const id = newId()

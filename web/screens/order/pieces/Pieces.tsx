@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router'
 import type { Piece } from '#core/model/order'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
+import { AT_ONCE } from '../../../parts/openAtOnce.ts'
 import { Empty } from '../../../parts/states.tsx'
 import { FirstToDecide } from '../advice/FirstToDecide.tsx'
 import { AddPiece } from './AddPiece.tsx'
@@ -15,11 +16,7 @@ import { PiecesInWords } from './PiecesInWords.tsx'
 export function Pieces() {
   const { order, faults } = useOrderEditor()
   const [params, setParams] = useSearchParams()
-  // at once: whoever types next must type into the piece that was pressed
-  const open = useCallback(
-    (id: string) => setParams({ piece: id }, { replace: true, flushSync: true }),
-    [setParams],
-  )
+  const open = useCallback((id: string) => setParams({ piece: id }, AT_ONCE), [setParams])
   if (order.pieces.length === 0)
     return (
       <Card>
