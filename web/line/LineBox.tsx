@@ -39,8 +39,11 @@ export function LineBox(props: {
     field.current?.focus()
     field.current?.setSelectionRange(from, to)
   }
-  const instead = (from: number, to: number, words: string) =>
+  function instead(from: number, to: number, words: string) {
     setText(text.slice(0, from) + words + text.slice(to))
+    // the chip that was pressed is another one now
+    field.current?.focus()
+  }
 
   return (
     <section className={css.box} aria-label={props.label}>

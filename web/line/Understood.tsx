@@ -1,5 +1,6 @@
 import { Menu } from '@mantine/core'
 import type { Chip, LineRead } from '#core/line/meant'
+import { AskedMenu } from '../parts/AskedMenu.tsx'
 import { useCalendar } from '../parts/calendar.ts'
 import { FlagMark } from '../parts/FlagMark.tsx'
 import css from './LineBox.module.css'
@@ -33,20 +34,17 @@ export function Understood(props: {
             {chip.others.length === 0 ? (
               button
             ) : (
-              <Menu position="bottom-start" withinPortal>
-                <Menu.Target>{button}</Menu.Target>
-                <Menu.Dropdown>
-                  <Menu.Label>“{text.slice(chip.word.from, chip.word.to)}” may also be</Menu.Label>
-                  {chip.others.map((name) => (
-                    <Menu.Item
-                      key={name}
-                      onClick={() => props.instead(chip.word.from, chip.word.to, name.toLowerCase())}
-                    >
-                      {name}
-                    </Menu.Item>
-                  ))}
-                </Menu.Dropdown>
-              </Menu>
+              <AskedMenu position="bottom-start" button={button}>
+                <Menu.Label>“{text.slice(chip.word.from, chip.word.to)}” may also be</Menu.Label>
+                {chip.others.map((name) => (
+                  <Menu.Item
+                    key={name}
+                    onClick={() => props.instead(chip.word.from, chip.word.to, name.toLowerCase())}
+                  >
+                    {name}
+                  </Menu.Item>
+                ))}
+              </AskedMenu>
             )}
           </li>
         )

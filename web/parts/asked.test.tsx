@@ -11,6 +11,8 @@ beforeEach(() => {
   vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
 })
 afterEach(cleanup)
+/** Later than any menu gives the focus back. */
+const LATE_MS = 60
 const within = (element: ReactNode) => <MantineProvider env="test">{element}</MantineProvider>
 
 describe('a menu that is made when it is asked for', () => {
@@ -35,6 +37,50 @@ describe('a menu that is made when it is asked for', () => {
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Duplicate' }))
     expect(done).toHaveBeenCalledOnce()
     await waitFor(() => expect(screen.queryByRole('menu')).toBeNull())
+  })
+
+  it('has given the focus back before a field can be typed into, and leaves it where what was chosen has put it', async () => {
+    render(
+      within(
+        <>
+          <input aria-label="How many" />
+          <AskedMenu position="bottom" button={<Button>Add</Button>}>
+            <Menu.Item>Cupcakes</Menu.Item>
+            <Menu.Item onClick={() => screen.getByLabelText('How many').focus()}>Cookies</Menu.Item>
+          </AskedMenu>
+        </>,
+      ),
+    )
+    const button = () => screen.getByRole('button', { name: 'Add' })
+    const field = screen.getByLabelText('How many')
+    const choose = async (name: string) => {
+      fireEvent.click(button())
+      const item = await screen.findByRole('menuitem', { name })
+      item.focus()
+      fireEvent.click(item)
+    }
+    await choose('Cupcakes')
+    expect(document.activeElement).toBe(button())
+    field.focus()
+    await act(() => new Promise((resolve) => setTimeout(resolve, LATE_MS)))
+    expect(document.activeElement).toBe(field)
+    await choose('Cookies')
+    expect(document.activeElement).toBe(field)
+  })
+
+  it('does what its button does by itself at every press, the first one too', async () => {
+    const pressed = vi.fn()
+    render(
+      within(
+        <AskedMenu position="bottom" button={<Button onClick={pressed}>poppy</Button>}>
+          <Menu.Item>Peony</Menu.Item>
+        </AskedMenu>,
+      ),
+    )
+    fireEvent.click(screen.getByRole('button'))
+    await screen.findByRole('menu')
+    fireEvent.click(screen.getByRole('button', { name: 'poppy', hidden: true }))
+    expect(pressed).toHaveBeenCalledTimes(2)
   })
 })
 

@@ -2,6 +2,7 @@ import { Button, Group, Menu, SegmentedControl, TextInput } from '@mantine/core'
 import { tipSheetPages } from '#core/guides/tipSheet'
 import type { OwnedTip } from '#core/model/tip'
 import { Term } from '../../glossary/Term.tsx'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
 
 /** One scale for the whole tray: a little over true size, at which the largest slot still lies in a tile. */
@@ -45,17 +46,12 @@ export function TipTools(props: {
           The arrow marks the <Term id="wideEnd">wide end</Term>.
         </span>
       )}
-      <Menu position="bottom-end">
-        <Menu.Target>
-          <Button ml="auto">True-size sheet</Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={() => printPages(tipSheetPages(tips), 'Openings at true size')}>
-            Print it, to lay your tips on
-          </Menu.Item>
-          <Menu.Item onClick={() => savePages(tipSheetPages(tips), 'openings')}>Save as SVG</Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+      <AskedMenu position="bottom-end" button={<Button ml="auto">True-size sheet</Button>}>
+        <Menu.Item onClick={() => printPages(tipSheetPages(tips), 'Openings at true size')}>
+          Print it, to lay your tips on
+        </Menu.Item>
+        <Menu.Item onClick={() => savePages(tipSheetPages(tips), 'openings')}>Save as SVG</Menu.Item>
+      </AskedMenu>
       <Button onClick={props.add}>Add a tip of our own</Button>
     </Group>
   )

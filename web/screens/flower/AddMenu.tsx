@@ -1,5 +1,5 @@
 import { Button, Menu } from '@mantine/core'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { insertLayer, layerWith } from '#core/flowers/edit'
 import { addFloret } from '#core/flowers/florets'
 import { layerOnTop } from '#core/flowers/onTop'
@@ -10,6 +10,7 @@ import type { Workshop } from '#core/model/workshop'
 import { type StrokeKind, strokes } from '#core/strokes/index'
 import { doneTo } from '#core/tools/fits'
 import { type ToolKind, tools } from '#core/tools/index'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { newId } from '../../parts/newId.ts'
 import { tell } from '../../parts/notify.tsx'
 import type { Picture } from '../../workers/flowers.worker.ts'
@@ -19,22 +20,26 @@ import type { FlowerDraft } from './useFlowerDraft.ts'
  * Adds a stroke on top of what is there, after the open layer, or a whole small flower as a floret. Opens at once: its
  * button has been pressed already.
  */
-export function AddMenu(props: {
+export function AddMenu(props: Adds) {
+  return (
+    // on a small screen the flower stays on top and may cover the button
+    <AskedMenu pressed staysCovered position="bottom-end" button={<Button>Add</Button>}>
+      <Choices {...props} />
+    </AskedMenu>
+  )
+}
+
+interface Adds {
   draft: FlowerDraft
   workshop: Workshop
   picture: Picture | undefined
   selected: string | null
   select: (id: string) => void
-}) {
-  const { draft, workshop, picture, selected, select } = props
+}
+
+/** What can be added, by pages; the first again when the menu is opened anew. */
+function Choices({ draft, workshop, picture, selected, select }: Adds) {
   const { flower } = draft
-  const [opened, setOpened] = useState(false)
-  const button = useRef<HTMLButtonElement>(null)
-  useEffect(() => {
-    // the focus comes back to it when the menu is left
-    button.current?.focus()
-    setOpened(true)
-  }, [])
   const [page, setPage] = useState<'strokes' | 'florets' | 'tools'>('strokes')
   const worked = layerWith(flower, selected) ?? flower.layers.at(-1)!
   const { opening } = workshop.tips.find((t) => t.id === worked.tipId) ?? {}
@@ -73,63 +78,40 @@ export function AddMenu(props: {
     select(added.florets.at(-1)!.id)
   }
 
-  return (
-    <Menu
-      position="bottom-end"
-      // on a small screen the flower stays on top and may cover the button: the list stays all the same
-      hideDetached={false}
-      opened={opened}
-      // at once, as in AskedMenu: what is chosen is typed into next
-      returnFocus={false}
-      onClose={() => button.current?.focus({ preventScroll: true })}
-      onChange={(open) => {
-        setOpened(open)
-        setPage('strokes')
-      }}
-    >
-      <Menu.Target>
-        <Button ref={button}>Add</Button>
-      </Menu.Target>
-      <Menu.Dropdown mah={380} style={{ overflowY: 'auto' }}>
-        {page === 'tools' ? (
-          <>
-            <Menu.Label>To “{worked.name}”, without a bag</Menu.Label>
-            {doable.map((kind) => (
-              <Menu.Item key={kind} onClick={() => addTool(kind)}>
-                {capital(tools[kind].label)}
-              </Menu.Item>
-            ))}
-          </>
-        ) : page === 'florets' ? (
-          workshop.flowers
-            .filter(
-              (f) => f.form !== 'border' && f.id !== flower.id && f.layers.some((l) => l.floretId === null),
-            )
-            .map((f) => (
-              <Menu.Item key={f.id} onClick={() => addFlower(f)}>
-                {f.name}
-              </Menu.Item>
-            ))
-        ) : (
-          <>
-            <Menu.Item closeMenuOnClick={false} onClick={() => setPage('florets')}>
-              A floret: a whole flower…
-            </Menu.Item>
-            {doable.length > 0 && worked.tools.length < MOST_STEPS && (
-              <Menu.Item closeMenuOnClick={false} onClick={() => setPage('tools')}>
-                A tool step: brush, point, finger, paint…
-              </Menu.Item>
-            )}
-            <Menu.Divider />
-            {(Object.keys(strokes) as StrokeKind[]).map((kind) => (
-              <Menu.Item key={kind} onClick={() => addLayer(kind)}>
-                {strokes[kind].label}
-              </Menu.Item>
-            ))}
-          </>
-        )}
-      </Menu.Dropdown>
-    </Menu>
+  return page === 'tools' ? (
+    <>
+      <Menu.Label>To “{worked.name}”, without a bag</Menu.Label>
+      {doable.map((kind) => (
+        <Menu.Item key={kind} onClick={() => addTool(kind)}>
+          {capital(tools[kind].label)}
+        </Menu.Item>
+      ))}
+    </>
+  ) : page === 'florets' ? (
+    workshop.flowers
+      .filter((f) => f.form !== 'border' && f.id !== flower.id && f.layers.some((l) => l.floretId === null))
+      .map((f) => (
+        <Menu.Item key={f.id} onClick={() => addFlower(f)}>
+          {f.name}
+        </Menu.Item>
+      ))
+  ) : (
+    <>
+      <Menu.Item closeMenuOnClick={false} onClick={() => setPage('florets')}>
+        A floret: a whole flower…
+      </Menu.Item>
+      {doable.length > 0 && worked.tools.length < MOST_STEPS && (
+        <Menu.Item closeMenuOnClick={false} onClick={() => setPage('tools')}>
+          A tool step: brush, point, finger, paint…
+        </Menu.Item>
+      )}
+      <Menu.Divider />
+      {(Object.keys(strokes) as StrokeKind[]).map((kind) => (
+        <Menu.Item key={kind} onClick={() => addLayer(kind)}>
+          {strokes[kind].label}
+        </Menu.Item>
+      ))}
+    </>
   )
 }
 

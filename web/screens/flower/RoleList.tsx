@@ -2,6 +2,7 @@ import { Button, Menu } from '@mantine/core'
 import { changeRole, layersOfRole, mergeRole } from '#core/flowers/roles'
 import { MOST_ROLES, roleSchema } from '#core/model/flower'
 import { distinctName } from '#core/model/names'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { Card } from '../../parts/Card.tsx'
 import { HexInput } from '../../parts/HexInput.tsx'
 import { newId } from '../../parts/newId.ts'
@@ -76,26 +77,24 @@ export function RoleList({ draft, grams }: { draft: FlowerDraft; grams: Map<stri
                   />
                   <span className={css.roleGrams}>{weight(grams.get(role.id) ?? 0)}</span>
                   {flower.roles.length > 1 && (
-                    <Menu position="bottom-end">
-                      <Menu.Target>
-                        <Button size="compact-sm">{used > 0 ? 'Join' : 'Remove'}</Button>
-                      </Menu.Target>
-                      <Menu.Dropdown>
-                        {flower.roles
-                          .filter((r) => r.id !== role.id)
-                          .slice(0, used > 0 ? undefined : 1)
-                          .map((into) => (
-                            <Menu.Item
-                              key={into.id}
-                              onClick={() =>
-                                draft.edit(`join ${role.id}`, (f) => mergeRole(f, role.id, into.id))
-                              }
-                            >
-                              {used > 0 ? `One colour with ${into.name}` : `Nothing is piped in it: remove`}
-                            </Menu.Item>
-                          ))}
-                      </Menu.Dropdown>
-                    </Menu>
+                    <AskedMenu
+                      position="bottom-end"
+                      button={<Button size="compact-sm">{used > 0 ? 'Join' : 'Remove'}</Button>}
+                    >
+                      {flower.roles
+                        .filter((r) => r.id !== role.id)
+                        .slice(0, used > 0 ? undefined : 1)
+                        .map((into) => (
+                          <Menu.Item
+                            key={into.id}
+                            onClick={() =>
+                              draft.edit(`join ${role.id}`, (f) => mergeRole(f, role.id, into.id))
+                            }
+                          >
+                            {used > 0 ? `One colour with ${into.name}` : `Nothing is piped in it: remove`}
+                          </Menu.Item>
+                        ))}
+                    </AskedMenu>
                   )}
                 </div>
               ) : (

@@ -6,6 +6,7 @@ import { foundFlowers } from '#core/finding/flowers'
 import type { Flower } from '#core/model/flower'
 import { ApiError } from '../../data/api.ts'
 import { createFlower, importFlower, reloadWorkshop, useWorkshop } from '../../data/workshop.ts'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { PageHead } from '../../parts/Card.tsx'
 import { ImportFaults } from '../../parts/ImportFaults.tsx'
 import { attempt, tell } from '../../parts/notify.tsx'
@@ -74,18 +75,13 @@ export function Flowers() {
             <Button component={Link} to="/wrong">
               What goes wrong
             </Button>
-            <Menu position="bottom-end">
-              <Menu.Target>
-                <Button variant="filled">New</Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                {begun.map(({ form: of, label }) => (
-                  <Menu.Item key={of} onClick={() => begin(of)}>
-                    {label}
-                  </Menu.Item>
-                ))}
-              </Menu.Dropdown>
-            </Menu>
+            <AskedMenu position="bottom-end" button={<Button variant="filled">New</Button>}>
+              {begun.map(({ form: of, label }) => (
+                <Menu.Item key={of} onClick={() => begin(of)}>
+                  {label}
+                </Menu.Item>
+              ))}
+            </AskedMenu>
             <FileButton
               onChange={takeIn}
               accept="application/json,.json"

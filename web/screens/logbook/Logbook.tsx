@@ -10,6 +10,7 @@ import { formatMinutes } from '#core/units'
 import { ApiError } from '../../data/api.ts'
 import { beginEntry, takeInLog, useLog } from '../../data/log.ts'
 import { useOrders } from '../../data/orders.ts'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { Card, PageHead } from '../../parts/Card.tsx'
 import { today, useCalendar } from '../../parts/calendar.ts'
 import { DataTable } from '../../parts/DataTable.tsx'
@@ -95,30 +96,25 @@ function Files(props: { entries: readonly LogEntry[]; takeIn: (file: File | null
   const { entries, takeIn } = props
   const save = (text: string, type: string, name: string) => offerFile(new Blob([text], { type }), name)
   return (
-    <Menu>
-      <Menu.Target>
-        <Button>Files…</Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item onClick={() => save(toCsv(logRows(entries)), 'text/csv', 'logbook.csv')}>
-          Save as CSV
-        </Menu.Item>
-        <Menu.Item
-          onClick={() =>
-            save(
-              JSON.stringify({ format: 'kanten-logbook', schemaVersion: 1, entries }, null, 2),
-              'application/json',
-              'logbook.json',
-            )
-          }
-        >
-          Save as JSON
-        </Menu.Item>
-        <FileButton accept="application/json,.json" onChange={takeIn}>
-          {(props) => <Menu.Item {...props}>Take a file in…</Menu.Item>}
-        </FileButton>
-      </Menu.Dropdown>
-    </Menu>
+    <AskedMenu position="bottom" button={<Button>Files…</Button>}>
+      <Menu.Item onClick={() => save(toCsv(logRows(entries)), 'text/csv', 'logbook.csv')}>
+        Save as CSV
+      </Menu.Item>
+      <Menu.Item
+        onClick={() =>
+          save(
+            JSON.stringify({ format: 'kanten-logbook', schemaVersion: 1, entries }, null, 2),
+            'application/json',
+            'logbook.json',
+          )
+        }
+      >
+        Save as JSON
+      </Menu.Item>
+      <FileButton accept="application/json,.json" onChange={takeIn}>
+        {(props) => <Menu.Item {...props}>Take a file in…</Menu.Item>}
+      </FileButton>
+    </AskedMenu>
   )
 }
 
@@ -181,26 +177,26 @@ function ByHand() {
   const coming = useOrders('coming', today(), '')
   const orders = [...(past.orders ?? []), ...(coming.orders ?? [])].slice(0, 30)
   return (
-    <Menu>
-      <Menu.Target>
+    <AskedMenu
+      position="bottom"
+      button={
         <Button variant="filled" disabled={orders.length === 0}>
           Write by hand…
         </Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Label>For which order?</Menu.Label>
-        {orders.map((o) => (
-          <Menu.Item
-            key={o.id}
-            onClick={async () => {
-              const entry = await attempt(() => beginEntry(o.id))
-              if (entry) navigate(`/logbook/${entry.id}`)
-            }}
-          >
-            {o.title}
-          </Menu.Item>
-        ))}
-      </Menu.Dropdown>
-    </Menu>
+      }
+    >
+      <Menu.Label>For which order?</Menu.Label>
+      {orders.map((o) => (
+        <Menu.Item
+          key={o.id}
+          onClick={async () => {
+            const entry = await attempt(() => beginEntry(o.id))
+            if (entry) navigate(`/logbook/${entry.id}`)
+          }}
+        >
+          {o.title}
+        </Menu.Item>
+      ))}
+    </AskedMenu>
   )
 }

@@ -2,6 +2,7 @@ import { Button, Menu } from '@mantine/core'
 import { layPages } from '#core/guides/page'
 import { practiceStamp } from '#core/guides/practice'
 import type { Ideal } from '#core/practice/ideal'
+import { AskedMenu } from '../../parts/AskedMenu.tsx'
 import { tell } from '../../parts/notify.tsx'
 import { printPages, savePages } from '../../parts/printPages.ts'
 
@@ -16,16 +17,11 @@ export function PrintSheet({ ideal }: { ideal: Ideal }) {
     }
   }
   return (
-    <Menu position="bottom-end">
-      <Menu.Target>
-        <Button>Print to lie under parchment</Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item onClick={pages((made) => printPages(made, label))}>Print at true size</Menu.Item>
-        <Menu.Item onClick={pages((made) => savePages(made, `practice-${id.replaceAll('/', '-')}`))}>
-          Save as SVG
-        </Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
+    <AskedMenu position="bottom-end" button={<Button>Print to lie under parchment</Button>}>
+      <Menu.Item onClick={pages((made) => printPages(made, label))}>Print at true size</Menu.Item>
+      <Menu.Item onClick={pages((made) => savePages(made, `practice-${id.replaceAll('/', '-')}`))}>
+        Save as SVG
+      </Menu.Item>
+    </AskedMenu>
   )
 }

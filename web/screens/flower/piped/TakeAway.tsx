@@ -4,6 +4,7 @@ import { filmOf } from '../../../demonstration/film.ts'
 import type { Filmed } from '../../../demonstration/filmed.ts'
 import { stripPicture } from '../../../demonstration/strip.ts'
 import type { Piped } from '../../../demonstration/useShow.ts'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { attempt, tell } from '../../../parts/notify.tsx'
 import { offerFile } from '../../../parts/offer.ts'
 
@@ -27,30 +28,30 @@ export function TakeAway(props: {
     tell(what)
   }
   return (
-    <Menu position="bottom-end">
-      <Menu.Target>
+    <AskedMenu
+      position="bottom-end"
+      button={
         <Button disabled={!filmed} loading={busy}>
           Take it away…
         </Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item
-          onClick={() =>
-            take(
-              async (f) => ({
-                blob: await stripPicture(f, piped.show, layer, { title: name, headline }),
-                name: 'png',
-              }),
-              'A strip of six pictures is saved.',
-            )
-          }
-        >
-          Strip for the wall (PNG)
-        </Menu.Item>
-        <Menu.Item onClick={() => take((f) => filmOf(f, piped.show, layer), 'The film is saved.')}>
-          Short film of one stroke
-        </Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
+      }
+    >
+      <Menu.Item
+        onClick={() =>
+          take(
+            async (f) => ({
+              blob: await stripPicture(f, piped.show, layer, { title: name, headline }),
+              name: 'png',
+            }),
+            'A strip of six pictures is saved.',
+          )
+        }
+      >
+        Strip for the wall (PNG)
+      </Menu.Item>
+      <Menu.Item onClick={() => take((f) => filmOf(f, piped.show, layer), 'The film is saved.')}>
+        Short film of one stroke
+      </Menu.Item>
+    </AskedMenu>
   )
 }

@@ -4,6 +4,7 @@ import { nameSchema } from '#core/common'
 import type { OrderColour } from '#core/model/order'
 import { replaceColour } from '#core/plan/remedies'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { HexInput } from '../../../parts/HexInput.tsx'
 import { TextField } from '../../../parts/TextField.tsx'
 import { useWeight } from '../../../parts/weight.tsx'
@@ -23,37 +24,37 @@ export function ColourWish(props: { colour: OrderColour; editable: boolean; chan
       <header className={css.detailHead}>
         <h2>{editable ? 'The wish' : colour.name}</h2>
         {editable && (
-          <Menu position="bottom-end">
-            <Menu.Target>
+          <AskedMenu
+            position="bottom-end"
+            button={
               <ActionIcon aria-label={`More for ${colour.name}`}>
                 <IconDots size={18} stroke={1.6} />
               </ActionIcon>
-            </Menu.Target>
-            <Menu.Dropdown>
-              {wearers.length === 0 && (
+            }
+          >
+            {wearers.length === 0 && (
+              <Menu.Item
+                onClick={() =>
+                  edit('remove a colour', (o) => ({
+                    ...o,
+                    colours: o.colours.filter((c) => c.id !== colour.id),
+                  }))
+                }
+              >
+                Remove
+              </Menu.Item>
+            )}
+            {wearers.length > 0 && others.length > 0 && <Menu.Label>Use another colour instead</Menu.Label>}
+            {wearers.length > 0 &&
+              others.map((other) => (
                 <Menu.Item
-                  onClick={() =>
-                    edit('remove a colour', (o) => ({
-                      ...o,
-                      colours: o.colours.filter((c) => c.id !== colour.id),
-                    }))
-                  }
+                  key={other.id}
+                  onClick={() => edit('merge colours', (o) => replaceColour(o, colour.id, other.id))}
                 >
-                  Remove
+                  {other.name}
                 </Menu.Item>
-              )}
-              {wearers.length > 0 && others.length > 0 && <Menu.Label>Use another colour instead</Menu.Label>}
-              {wearers.length > 0 &&
-                others.map((other) => (
-                  <Menu.Item
-                    key={other.id}
-                    onClick={() => edit('merge colours', (o) => replaceColour(o, colour.id, other.id))}
-                  >
-                    {other.name}
-                  </Menu.Item>
-                ))}
-            </Menu.Dropdown>
-          </Menu>
+              ))}
+          </AskedMenu>
         )}
       </header>
       {editable && (

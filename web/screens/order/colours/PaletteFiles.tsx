@@ -1,6 +1,7 @@
 import { Button, FileButton, Menu } from '@mantine/core'
 import { readGpl, writeCss, writeGpl, writePaletteJson } from '#core/files/palette'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { tell } from '../../../parts/notify.tsx'
 import { offerText } from '../../../parts/offer.ts'
 import { colourBench } from '../../../workers/colours.ts'
@@ -55,22 +56,20 @@ export function PaletteFiles(props: { add: AddColours; setFound: (hexes: string[
       <FileButton onChange={fromGpl} accept=".gpl" inputProps={{ 'aria-label': 'Palette file' }}>
         {(button) => <Button {...button}>Import .gpl</Button>}
       </FileButton>
-      <Menu position="bottom-end">
-        <Menu.Target>
-          <Button disabled={order.colours.length === 0}>Save as…</Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={() => offerText(writeGpl(name, order.colours), `${name}.gpl`)}>
-            Palette (.gpl)
-          </Menu.Item>
-          <Menu.Item onClick={() => offerText(writeCss(order.colours), `${name}.css`)}>
-            Custom properties (CSS)
-          </Menu.Item>
-          <Menu.Item onClick={() => offerText(writePaletteJson(name, order.colours), `${name}.json`)}>
-            JSON
-          </Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+      <AskedMenu
+        position="bottom-end"
+        button={<Button disabled={order.colours.length === 0}>Save as…</Button>}
+      >
+        <Menu.Item onClick={() => offerText(writeGpl(name, order.colours), `${name}.gpl`)}>
+          Palette (.gpl)
+        </Menu.Item>
+        <Menu.Item onClick={() => offerText(writeCss(order.colours), `${name}.css`)}>
+          Custom properties (CSS)
+        </Menu.Item>
+        <Menu.Item onClick={() => offerText(writePaletteJson(name, order.colours), `${name}.json`)}>
+          JSON
+        </Menu.Item>
+      </AskedMenu>
     </>
   )
 }

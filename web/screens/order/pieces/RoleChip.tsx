@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { nameSchema } from '#core/common'
 import { newColour } from '#core/model/newColour'
 import { useOrderBase } from '../../../data/orderEditor.tsx'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { HexInput } from '../../../parts/HexInput.tsx'
 import { newId } from '../../../parts/newId.ts'
 import { Dab } from '../../../parts/Swatch.tsx'
@@ -29,25 +30,25 @@ export function RoleChip(props: {
   }
   return (
     <>
-      <Menu position="bottom-start" withinPortal>
-        <Menu.Target>
+      <AskedMenu
+        position="bottom-start"
+        button={
           <button type="button" className={css.role}>
             <Dab hex={colour?.hex ?? '#ffffff'} size={20} />
             <span>
               <small>{props.name}</small> {colour?.name ?? 'choose'}
             </span>
           </button>
-        </Menu.Target>
-        <Menu.Dropdown mah={360} style={{ overflowY: 'auto' }}>
-          {colours.map((c) => (
-            <Menu.Item key={c.id} leftSection={<Dab hex={c.hex} />} onClick={() => props.onChoose(c.id)}>
-              {c.name}
-            </Menu.Item>
-          ))}
-          <Menu.Divider />
-          <Menu.Item onClick={begin}>A new colour…</Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+        }
+      >
+        {colours.map((c) => (
+          <Menu.Item key={c.id} leftSection={<Dab hex={c.hex} />} onClick={() => props.onChoose(c.id)}>
+            {c.name}
+          </Menu.Item>
+        ))}
+        <Menu.Divider />
+        <Menu.Item onClick={begin}>A new colour…</Menu.Item>
+      </AskedMenu>
       <NewColour id={begun} close={() => setBegun(null)} />
     </>
   )

@@ -2,6 +2,7 @@ import { Button, Menu } from '@mantine/core'
 import { useState } from 'react'
 import { standOf } from '#core/placing/stands'
 import { templatePages } from '#core/placing/template'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import { tell } from '../../../parts/notify.tsx'
 import { offerFile } from '../../../parts/offer.ts'
 import { printPages, savePages } from '../../../parts/printPages.ts'
@@ -75,17 +76,12 @@ export function Exports(props: {
     }
   }
   return (
-    <Menu position="bottom-end">
-      <Menu.Target>
-        <Button loading={busy}>Template</Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item onClick={() => printPages(pages(), `Placing template: ${name}`)}>
-          Print it at true size
-        </Menu.Item>
-        <Menu.Item onClick={() => savePages(pages(), `template-${name}`)}>Save it as SVG</Menu.Item>
-        <Menu.Item onClick={() => void saveSolid()}>Save the solid as glTF</Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
+    <AskedMenu position="bottom-end" button={<Button loading={busy}>Template</Button>}>
+      <Menu.Item onClick={() => printPages(pages(), `Placing template: ${name}`)}>
+        Print it at true size
+      </Menu.Item>
+      <Menu.Item onClick={() => savePages(pages(), `template-${name}`)}>Save it as SVG</Menu.Item>
+      <Menu.Item onClick={() => void saveSolid()}>Save the solid as glTF</Menu.Item>
+    </AskedMenu>
   )
 }

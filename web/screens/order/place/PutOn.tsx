@@ -1,4 +1,5 @@
 import { Button, Menu } from '@mantine/core'
+import { AskedMenu } from '../../../parts/AskedMenu.tsx'
 import css from './Place.module.css'
 import type { Placing } from './usePlacing.ts'
 
@@ -50,44 +51,29 @@ export function PutOn(props: { placing: Placing; putting: Putting; onPut: (putti
         <Button onClick={() => onPut(null)}>Never mind</Button>
       ) : (
         <>
-          <Menu position="bottom-end">
-            <Menu.Target>
-              <Button>Flower</Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              {placing.kinds.map((k) => (
-                <Menu.Item key={k.placedId} onClick={() => onPut({ kind: 'flower', placedId: k.placedId })}>
-                  {k.name}
-                </Menu.Item>
-              ))}
-            </Menu.Dropdown>
-          </Menu>
+          <AskedMenu position="bottom-end" button={<Button>Flower</Button>}>
+            {placing.kinds.map((k) => (
+              <Menu.Item key={k.placedId} onClick={() => onPut({ kind: 'flower', placedId: k.placedId })}>
+                {k.name}
+              </Menu.Item>
+            ))}
+          </AskedMenu>
           <Button onClick={() => onPut({ kind: 'words' })}>Words</Button>
-          <Menu position="bottom-end">
-            <Menu.Target>
-              <Button>Line by hand</Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Item onClick={() => onPut({ kind: 'line' })}>Flowers follow it</Menu.Item>
-              <Menu.Item onClick={() => onPut({ kind: 'spray' })}>A spray or vine along it</Menu.Item>
-              {bordersOnce(placing).map((b) => (
-                <Menu.Item key={b.placedId} onClick={() => onPut({ kind: 'border', placedId: b.placedId })}>
-                  {b.name} along it
-                </Menu.Item>
-              ))}
-            </Menu.Dropdown>
-          </Menu>
-          <Menu position="bottom-end">
-            <Menu.Target>
-              <Button>Free or hidden</Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Item onClick={() => onPut({ kind: 'free' })}>Keep a part free</Menu.Item>
-              <Menu.Item onClick={() => onPut({ kind: 'photo' })}>Keep a photograph free</Menu.Item>
-              <Menu.Item onClick={() => onPut({ kind: 'seam' })}>Hide a seam of the coat</Menu.Item>
-              <Menu.Item onClick={() => onPut({ kind: 'stop' })}>Hide where a swirl stops</Menu.Item>
-            </Menu.Dropdown>
-          </Menu>
+          <AskedMenu position="bottom-end" button={<Button>Line by hand</Button>}>
+            <Menu.Item onClick={() => onPut({ kind: 'line' })}>Flowers follow it</Menu.Item>
+            <Menu.Item onClick={() => onPut({ kind: 'spray' })}>A spray or vine along it</Menu.Item>
+            {bordersOnce(placing).map((b) => (
+              <Menu.Item key={b.placedId} onClick={() => onPut({ kind: 'border', placedId: b.placedId })}>
+                {b.name} along it
+              </Menu.Item>
+            ))}
+          </AskedMenu>
+          <AskedMenu position="bottom-end" button={<Button>Free or hidden</Button>}>
+            <Menu.Item onClick={() => onPut({ kind: 'free' })}>Keep a part free</Menu.Item>
+            <Menu.Item onClick={() => onPut({ kind: 'photo' })}>Keep a photograph free</Menu.Item>
+            <Menu.Item onClick={() => onPut({ kind: 'seam' })}>Hide a seam of the coat</Menu.Item>
+            <Menu.Item onClick={() => onPut({ kind: 'stop' })}>Hide where a swirl stops</Menu.Item>
+          </AskedMenu>
         </>
       )}
     </div>
