@@ -35,6 +35,25 @@ async function begin(page: Page, id: string): Promise<void> {
 test.use({ stranger: true })
 const at = (page: Page, moment: string) => page.clock.setFixedTime(new Date(`${moment}:00`))
 
+test('an order has to begin at one time, wherever that is said', async ({ page }) => {
+  await page.goto('/orders')
+  const row = page.getByRole('listitem').filter({ hasText: 'Observatory opening night' })
+  await expect(row).toContainText(/start by \w{3} \d\d:\d\d/)
+  const start = /start by (\w{3} \d\d:\d\d)/.exec((await row.textContent())!)![1]!
+  await row.getByRole('link', { name: /^Observatory/ }).click()
+  await expect(
+    page.getByRole('navigation', { name: 'Line of work' }).getByRole('link', { name: /^Timeline/ }),
+  ).toContainText(start)
+  await page.getByRole('link', { name: /^Timeline/ }).click()
+  await expect(page.getByRole('heading', { name: `Start by ${start}` })).toBeVisible()
+  // by itself it could begin later: nobody is told so elsewhere
+  await expect(page.getByText(/by itself, as below, \w{3} \d\d:\d\d/)).toBeVisible()
+  await page.getByRole('link', { name: /^with the other \d+ orders$/ }).click()
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Observatory opening night' }).first(),
+  ).toContainText(start)
+})
+
 test('an order too late for one pair of hands: accept what is offered, and see it fit', async ({ page }) => {
   await begin(page, 'late')
   // one pair of hands would have had to begin at 9:20, two begin at 9:34

@@ -8,6 +8,7 @@ import type { Piece } from '#core/model/order'
 import { savingToDecide } from '#core/plan/fewer/saving'
 import { type SurfaceKind, surfaceDefinition } from '#core/surfaces/index'
 import { counted } from '#core/units'
+import { useAmongOthers } from '../../data/amongOthers.ts'
 import { api } from '../../data/api.ts'
 import { OrderEditorProvider, useOrderEditor } from '../../data/orderEditor.tsx'
 import { useSaving } from '../../data/useDocument.ts'
@@ -24,6 +25,7 @@ import { namesIn } from '../../parts/workshopNames.ts'
 import { useFewer } from '../../workers/bags.ts'
 import { useDays } from '../../workers/days.ts'
 import { Accepted } from './Accepted.tsx'
+import type { OrderDays } from './orderDays.ts'
 import { Strip, stopNames } from './Strip.tsx'
 
 /** One order: loaded once, then edited here and saved by itself. */
@@ -62,16 +64,18 @@ const tables = [
 const UNASKED_MS = 15_000
 
 function Order() {
-  const { order, planned, workshop, undo, redo, undoLabel, redoLabel } = useOrderEditor()
+  const { order, planned, workshop, sync, undo, redo, undoLabel, redoLabel } = useOrderEditor()
   const { shortMoment } = useCalendar()
   const location = useLocation()
   // said for as long as this visit lasts, whichever of its stops is looked at
   const [cameIn] = useState((location.state as { cameIn?: boolean } | null)?.cameIn === true)
-  const days = useDays(
+  const alone = useDays(
     useMemo(() => planned && [planned], [planned]),
     workshop,
     location.pathname.includes('/timeline'),
   )
+  const among = useAmongOthers(order.id, sync)
+  const days: OrderDays = { ...alone, among }
   const { offer } = useFewer(order, workshop, UNASKED_MS)
   useHotkeys([
     ['mod+Z', () => undo?.()],

@@ -5,12 +5,13 @@ import { sortAdvice } from '#core/plan/advice/grouped'
 import { bagCount } from '#core/plan/counts'
 import { momentOf } from '#core/timeline/clock'
 import { counted, formatMinutes, formatWeight } from '#core/units'
+import { startOf } from '../../data/amongOthers.ts'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { useRuns } from '../../data/runs.ts'
 import { useCalendar } from '../../parts/calendar.ts'
 import { FlagMark } from '../../parts/FlagMark.tsx'
-import type { Days } from '../../workers/days.ts'
 import { stopOf } from './advice/stops.ts'
+import type { OrderDays } from './orderDays.ts'
 import css from './Strip.module.css'
 
 /** The stops of the line of work by their addresses, in order. */
@@ -29,7 +30,7 @@ export const stopNames = {
  * The line of work: the way through an order, and at each stop its one number and whether it wants a decision.
  * @param saving whether fewer bags would save enough to be decided.
  */
-export function Strip({ days, saving }: { days: Days; saving: boolean }) {
+export function Strip({ days, saving }: { days: OrderDays; saving: boolean }) {
   const { order, plan, before, workshop } = useOrderEditor()
   const { shortMoment, weekMoment } = useCalendar()
   const { data: runs } = useRuns()
@@ -108,20 +109,21 @@ const Stop = memo(function Stop(props: {
   )
 })
 
-/** When work begins at the latest. */
-function startWords({ table }: Days, weekMoment: (at: string) => string): string | undefined {
+/** When work begins at the latest, among all other orders. */
+function startWords({ table, among }: OrderDays, weekMoment: (at: string) => string): string | undefined {
   if (!table) return undefined
-  return table.tasks.length === 0 ? 'nothing yet' : weekMoment(momentOf(table.from))
+  return table.tasks.length === 0 ? 'nothing yet' : weekMoment(momentOf(startOf(table.from, among)))
 }
 
 /** More than the icing alone takes: preparing, boxing and washing up are in it. */
-const handsWords = ({ table }: Days) =>
+const handsWords = ({ table }: OrderDays) =>
   table && table.tasks.length > 0
     ? `start; ${formatMinutes(table.handsOnMinutes)} of hands in all`
     : undefined
 
-const wantsDecision = ({ reply }: Days) =>
-  reply !== undefined && (reply.faults.length > 0 || reply.misfits.length > 0)
+const wantsDecision = ({ reply, among }: OrderDays) =>
+  reply !== undefined &&
+  (reply.faults.length > 0 || reply.misfits.length > 0 || (among?.isCurrent === true && !among.fits))
 
 /** Bags from the drawer; in a chain of colours, how often they are filled. */
 function bagWords({ bags, totals }: Plan): string {

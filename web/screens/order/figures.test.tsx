@@ -102,7 +102,10 @@ describe.each(cases)('the screens of %s', (_, shown) => {
   it('say the same number where they name the same thing', () => {
     const strip = show(
       shown,
-      <Strip days={{ reply: undefined, table: undefined, error: undefined, now: 0 }} saving={false} />,
+      <Strip
+        days={{ reply: undefined, table: undefined, error: undefined, now: 0, among: null }}
+        saving={false}
+      />,
     )
     const stop = (name: string) => within(strip).getByText(name).closest('a')!.textContent!.trim()
     const [icing, bags, pieces] = [stop('Icing'), stop('Bags'), stop('Pieces')]
@@ -139,9 +142,9 @@ describe.each(cases)('the screens of %s', (_, shown) => {
 
   it('give parts that sum to their whole as they are written', () => {
     show(shown, <Brief />)
-    const hands = /Hands: (.*)\./.exec(card('What it comes to').textContent!)![1]!
+    const hands = /Hands: ([^.]*)\./.exec(card('What it comes to').textContent!)![1]!
     const parts = hands.split(', ').map((part) => number(/^\d+ (?:h \d+|min)/.exec(part)?.[0] ?? 'none'))
-    expect(sum(parts)).toBe(number(stats(card('What it comes to')).get('hands-on')!))
+    expect(sum(parts)).toBe(number(stats(card('What it comes to')).get('hands on the icing')!))
 
     show(shown, <Amounts />)
     const whys = stats(card('What is mixed, and why'))

@@ -135,7 +135,7 @@ export function Orders() {
                 key={order.id}
                 order={order}
                 unsaved={drafts.has(orderDraftName(order.id))}
-                start={starts.get(order.id)}
+                start={starts.of.get(order.id)}
               />
             ))}
           </ul>

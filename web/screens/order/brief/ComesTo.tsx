@@ -14,13 +14,15 @@ export function ComesTo({ plan, workshop }: { plan: Plan; workshop: Workshop }) 
         <Stat name="to mix" note={`${weight(plan.totals.pipedGrams)} lands on the pieces`}>
           {weight(plan.totals.mixedGrams)}
         </Stat>
-        <Stat name="hands-on">{formatMinutes(plan.totals.handsOnMinutes)}</Stat>
+        <Stat name="hands on the icing">{formatMinutes(plan.totals.handsOnMinutes)}</Stat>
         <Stat name="flowers">{plan.totals.flowers}</Stat>
         <Stat name="icing ingredients">
           {workshop.settings.currency} {plan.totals.cost.toFixed(2)}
         </Stat>
       </Stats>
-      <p className={`${css.hands} quiet`}>Hands: {handsWords(plan)}.</p>
+      <p className={`${css.hands} quiet`}>
+        Hands: {handsWords(plan)}. Preparing, boxing and washing up come on top: the timeline has them.
+      </p>
     </Card>
   )
 }

@@ -81,7 +81,7 @@ export function Schools() {
                 <dd className="figure">{school.bags}</dd>
                 <dt>bags kept aside</dt>
                 <dd className="figure">{school.keptBags}</dd>
-                <dt>hands-on</dt>
+                <dt>hands on the icing</dt>
                 <dd className="figure">{formatMinutes(school.minutes)}</dd>
                 <dt>furthest off</dt>
                 <dd>

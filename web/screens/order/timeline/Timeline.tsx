@@ -6,7 +6,7 @@ import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { taskWords } from '#core/timeline/words'
 import { counted, formatMinutes } from '#core/units'
-import { useComingDays } from '../../../data/comingDays.ts'
+import { type AmongOthers, startOf } from '../../../data/amongOthers.ts'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
 import { useCalendar } from '../../../parts/calendar.ts'
@@ -15,7 +15,7 @@ import { Bands } from '../../../timetable/Bands.tsx'
 import { DayLimits } from '../../../timetable/DayLimits.tsx'
 import { FlowerDab } from '../../../timetable/FlowerDab.tsx'
 import { TaskTable } from '../../../timetable/TaskTable.tsx'
-import type { Days } from '../../../workers/days.ts'
+import type { OrderDays } from '../orderDays.ts'
 import { Choices } from './Choices.tsx'
 import { Faults } from './Faults.tsx'
 import { LighterPart } from './LighterPart.tsx'
@@ -29,7 +29,7 @@ const WHOLE_MINUTES = 13 * 60
 /** When everything of an order happens: the day as bands, as a table, and the hours and limits that it rests on. */
 export function Timeline() {
   const { part } = useParams()
-  const days = useOutletContext<Days>()
+  const days = useOutletContext<OrderDays>()
   return part === 'lighter' ? (
     <>
       <div className={css.above}>
@@ -74,7 +74,7 @@ function PartLinks() {
   )
 }
 
-function Shown({ days, asTable }: { days: Days; asTable: boolean }) {
+function Shown({ days, asTable }: { days: OrderDays; asTable: boolean }) {
   const { order } = useOrderEditor()
   const { table, reply } = days
   if (!reply) return <Loading what="the timetable" />
@@ -98,7 +98,7 @@ function Shown({ days, asTable }: { days: Days; asTable: boolean }) {
   )
 }
 
-function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: boolean }) {
+function Good(props: { table: Timetable; days: OrderDays; asTable: boolean; stale: boolean }) {
   const { table, days, asTable, stale } = props
   const { order, workshop, edit } = useOrderEditor()
   const { weekMoment } = useCalendar()
@@ -120,10 +120,14 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
     <>
       <div className={stale ? css.stale : undefined} inert={stale}>
         <Card
-          title={<span className={css.start}>Start by {weekMoment(momentOf(table.from))}</span>}
+          title={
+            <span className={css.start}>
+              Start by {weekMoment(momentOf(startOf(table.from, days.among)))}
+            </span>
+          }
           aside={
             <>
-              {aboutWords(table, weekMoment)} <Together />
+              <Together alone={table.from} among={days.among} /> {aboutWords(table, weekMoment)}
             </>
           }
           actions={
@@ -206,21 +210,15 @@ function Good(props: { table: Timetable; days: Days; asTable: boolean; stale: bo
   )
 }
 
-/** The same order among all others of the coming days. */
-function Together() {
-  const { order, workshop } = useOrderEditor()
+/** What the start is among, and when the order would begin by itself: that is the timetable below. */
+function Together({ alone, among }: { alone: number; among: AmongOthers | null }) {
   const { weekMoment } = useCalendar()
-  const { table, reply } = useComingDays(workshop)
-  const own = table?.orders.find((o) => o.id === order.id)
-  if (!table || !own || table.orders.length < 2) return null
-  const late = reply?.misfits.some((m) => m.kind === 'late' && m.orderId === order.id)
+  if (!among || among.others === 0) return null
   return (
     <>
-      ·{' '}
-      <Link to="/week">
-        with the other {counted(table.orders.length - 1, 'order')} {weekMoment(momentOf(own.from))}
-        {late ? ': does not fit' : ''}
-      </Link>
+      <Link to="/week">with the other {counted(among.others, 'order')}</Link>
+      {among.fits ? '' : ': does not fit'} · by itself, as below,{' '}
+      {startOf(alone, among) === alone ? 'the same' : weekMoment(momentOf(alone))} ·
     </>
   )
 }
