@@ -5,8 +5,8 @@ export default defineConfig({
   // each with a server of its own: see e2e/bakery.ts
   workers: 2,
   // generous: a busy machine has been ten times slower than a quiet one
-  timeout: 240_000,
-  expect: { timeout: 40_000 },
+  timeout: 360_000,
+  expect: { timeout: 90_000 },
   reporter: 'list',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -4,7 +4,7 @@ import { expect, type Page, test } from './bakery.ts'
 const order = async (page: Page, id: string) =>
   ((await (await page.request.get(`/api/orders/${id}`)).json()) as { order: Order }).order
 const stored = (page: Page, id: string, is: (order: Order) => boolean) =>
-  expect.poll(async () => is(await order(page, id)), { timeout: 60_000 }).toBe(true)
+  expect.poll(async () => is(await order(page, id))).toBe(true)
 
 /** A small order of its own, so that every step is planned in no time. */
 async function begin(page: Page, id: string, pieces: object[]): Promise<void> {

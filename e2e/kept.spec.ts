@@ -32,7 +32,7 @@ test('changes in the studio are all kept while the first is still on its way, an
     const flower = workshop.flowers.find((f: { id: string }) => f.id === copy.id)
     return [flower.name, flower.layers[0].count]
   }
-  await expect.poll(stored, { timeout: 15_000 }).toEqual(['Slow daisy of ours', 9])
+  await expect.poll(stored).toEqual(['Slow daisy of ours', 9])
   await expect(page.getByText('Changed elsewhere')).toBeHidden()
   await page.reload()
   await expect(name).toHaveValue('Slow daisy of ours')

@@ -15,7 +15,7 @@ const layoutOf = async (request: APIRequestContext): Promise<Layout> => (await c
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
 /** What is on the server once everything has been saved, when it is as it is asked for. */
 async function stored(page: Page, is: (layout: Layout) => boolean): Promise<Layout> {
-  await expect.poll(async () => is(await layoutOf(page.request)), { timeout: 60_000 }).toBe(true)
+  await expect.poll(async () => is(await layoutOf(page.request))).toBe(true)
   await saved(page)
   return layoutOf(page.request)
 }
@@ -34,7 +34,7 @@ async function rested(page: Page, is: (layout: Layout) => boolean): Promise<Layo
         last = now
         return same
       },
-      { intervals: [900], timeout: 60_000 },
+      { intervals: [900] },
     )
     .toBe(true)
   return last

@@ -5,6 +5,8 @@ import { type APIRequestContext, expect, type Page } from '@playwright/test'
 export interface Screen {
   name: string
   path: string
+  /** What the browser calls it, where that says more than its order. */
+  title?: string
 }
 
 export const screens: readonly Screen[] = JSON.parse(
@@ -41,11 +43,8 @@ export async function open(page: Page, path: string): Promise<void> {
   else await page.goto(path)
 }
 
-/** Waits for everything on a screen, not only for what is in view. */
-export const WHOLE = true
-
-/** Waits until nothing in view is being fetched any more, and what was fetched is shown. */
-export async function settled(page: Page, whole = false): Promise<void> {
+/** Waits until nothing on a screen is being fetched or worked out any more, and what was is shown. */
+export async function settled(page: Page): Promise<void> {
   // the address changes before the page does
   await page.waitForFunction(() => {
     const at = document.querySelector('main')?.dataset.at
@@ -55,18 +54,15 @@ export async function settled(page: Page, whole = false): Promise<void> {
   // what measures itself has been told of a new size
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
   await page.evaluate(
-    ({ quietMs, mostMs, whole }) =>
+    ({ quietMs, mostMs }) =>
       new Promise<void>((resolve, reject) => {
         const began = Date.now()
         const fetching = () =>
           (document.querySelector('main[aria-busy=true]') && 'the screen') ||
-          (whole &&
-            document.querySelector('main')?.innerText.match(/working it out…|go on meanwhile|(^|× )…$/m)) ||
-          (whole && document.querySelector('main [role=progressbar]') && 'a search') ||
-          [...document.querySelectorAll('[role=status]')].find(
-            (n) =>
-              n.textContent?.startsWith('Fetching') && (whole || n.getBoundingClientRect().top < innerHeight),
-          )?.textContent
+          document.querySelector('main')?.innerText.match(/working it out…|go on meanwhile|(^|× )…$/m) ||
+          (document.querySelector('main [role=progressbar]') && 'a search') ||
+          [...document.querySelectorAll('[role=status]')].find((n) => n.textContent?.startsWith('Fetching'))
+            ?.textContent
         const rested = () => {
           const what = fetching()
           if (!what) resolve()
@@ -80,6 +76,6 @@ export async function settled(page: Page, whole = false): Promise<void> {
           timer = setTimeout(rested, quietMs)
         }).observe(document, { subtree: true, childList: true, attributes: true })
       }),
-    { quietMs: QUIET_MS, mostMs: MOST_MS, whole },
+    { quietMs: QUIET_MS, mostMs: MOST_MS },
   )
 }

@@ -10,14 +10,13 @@ import { type SharedWorkshop, unshared } from '../workshop/shared.ts'
 import { OutOfTimeError, within } from './within.ts'
 import type { PlanLimits } from './worker.ts'
 
-/** The orders of the coming days, to be placed in time together on a thread of their own. */
+/** The orders of the coming days, to be placed in time together. */
 export interface ComingTask {
   orders: { document: string; checked: boolean }[]
   workshop: SharedWorkshop
   /** Moment that the bakery's clock shows. */
   now: string
   limits: PlanLimits
-  begun: SharedArrayBuffer
 }
 
 /** Figures of orders that have not changed since they were last asked for; more than are ever placed together. */

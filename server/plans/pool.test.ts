@@ -54,6 +54,22 @@ describe('plans on threads of their own', () => {
     })
   })
 
+  it('wait for nobody who asks when orders have to be begun', async () => {
+    const tea = newOrder('a', 'Tea', '2026-12-01T10:00', 'butter-sugar')
+    const endless = taskOf(hostileOrders().find((o) => o.name === '2 pieces of endless strokes')!)
+    let placed = false
+    const { workshop, ...stored } = endless
+    const starts = pool
+      .coming({ orders: [stored, stored, stored, stored], workshop, now: '2026-11-30T08:00' })
+      .then((bytes) => {
+        placed = true
+        return textOf(Promise.resolve(bytes))
+      })
+    const made = await textOf(pool.plan(taskOf({ order: tea, workshop: starterWorkshop })))
+    expect([JSON.parse(made).orderId, placed]).toEqual(['a', false])
+    expect(JSON.parse(await starts)).toEqual({ starts: [] })
+  })
+
   it('ask to come back when too many wait', async () => {
     const { order, workshop } = hostileOrders()[0]!
     const all = await Promise.allSettled(

@@ -5,6 +5,7 @@ import { invalid, ProblemError } from '../http/problems.ts'
 import type { PrintAsk } from '../prints/prints.ts'
 import { threadFile } from '../threadFile.ts'
 import type { ComingTask } from './coming.ts'
+import { comingThread } from './comingThread.ts'
 import type { PlanAnswer, PlanTask } from './worker.ts'
 
 type About = Pick<PlanTask, 'document' | 'checked' | 'workshop'>
@@ -22,7 +23,7 @@ export interface PlanPool {
   /** Something printed as PDF, and what to know about it. @throws as `plan` does. */
   print(about: About & { print: PrintAsk }): Promise<{ bytes: Uint8Array; notes: string[] }>
   /** When several orders have to be begun, as JSON. @throws ProblemError when too many plans are being made. */
-  coming(about: Omit<ComingTask, 'begun' | 'limits'>): Promise<Uint8Array>
+  coming(about: Omit<ComingTask, 'limits'>): Promise<Uint8Array>
   /** Resolves when a thread has loaded what it needs. */
   ready(): Promise<void>
   close(): Promise<void>
@@ -32,6 +33,7 @@ export interface PlanPool {
 const WORK_MS = 1000
 /** An order of an everyday size is not refused because the machine is busy with something else. */
 const MODEST_WORK_MS = 60_000
+const LIMITS = { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS }
 /** Longest that an order waits for a thread. */
 const WAIT_MS = 1800
 /** A thread that has not given up by itself by now is ended. */
@@ -41,7 +43,8 @@ const MOST_WAITING = 24
 const WORKING = Math.max(1, availableParallelism() - 1)
 
 export function planPool(): PlanPool {
-  const pool = new Piscina<PlanTask | ComingTask, PlanAnswer>({
+  const coming = comingThread(MOST_WAITING)
+  const pool = new Piscina<PlanTask, PlanAnswer>({
     ...threadFile(new URL('worker.ts', import.meta.url)),
     maxThreads: WORKING,
     minThreads: WORKING,
@@ -54,9 +57,7 @@ export function planPool(): PlanPool {
     return loaded
   }
 
-  async function answer(
-    work: { plan: Omit<PlanTask, 'begun' | 'limits'> } | { coming: Omit<ComingTask, 'begun' | 'limits'> },
-  ) {
+  async function answer(about: Omit<PlanTask, 'begun' | 'limits'>) {
     await ready()
     if (pool.queueSize >= MOST_WAITING) throw busy()
     const begun = new SharedArrayBuffer(4)
@@ -65,13 +66,8 @@ export function planPool(): PlanPool {
       setTimeout(() => Atomics.load(new Int32Array(begun), 0) === 0 && ending.abort(), WAIT_MS),
       setTimeout(() => ending.abort(), LOST_MS),
     ]
-    const limits = { workMs: WORK_MS, modestWorkMs: MODEST_WORK_MS }
     try {
-      const { signal } = ending
-      const answer =
-        'plan' in work
-          ? await pool.run({ ...work.plan, begun, limits }, { signal })
-          : await pool.run({ ...work.coming, begun, limits }, { signal, name: 'coming' })
+      const answer = await pool.run({ ...about, begun, limits: LIMITS }, { signal: ending.signal })
       if ('bytes' in answer) return answer
       if ('faults' in answer) throw invalid(answer.faults)
       if ('tooManyPages' in answer) throw tooMuch(`It would be ${answer.tooManyPages} pages.`)
@@ -85,7 +81,7 @@ export function planPool(): PlanPool {
     }
   }
 
-  const run = async (about: Omit<PlanTask, 'begun' | 'limits'>) => (await answer({ plan: about })).bytes
+  const run = async (about: Omit<PlanTask, 'begun' | 'limits'>) => (await answer(about)).bytes
 
   return {
     plan: (about) => run({ ...about, table: null }),
@@ -93,12 +89,18 @@ export function planPool(): PlanPool {
     calendar: (about) => run({ ...about, table: 'calendar' }),
     frozen: (about) => run({ ...about, table: 'frozen' }),
     print: async (about) => {
-      const { bytes, notes = [] } = await answer({ plan: { ...about, table: null } })
+      const { bytes, notes = [] } = await answer({ ...about, table: null })
       return { bytes, notes }
     },
-    coming: async (about) => (await answer({ coming: about })).bytes,
+    coming: async (about) => {
+      const starts = coming.run({ ...about, limits: LIMITS })
+      if (!starts) throw busy()
+      return await starts
+    },
     ready,
-    close: () => pool.destroy(),
+    close: async () => {
+      await Promise.all([pool.destroy(), coming.close()])
+    },
   }
 }
 

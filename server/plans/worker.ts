@@ -11,7 +11,6 @@ import { type TableName, tableCsv } from '../exports/tables.ts'
 import { timelineCalendar } from '../exports/timeline.ts'
 import { laidOut, type PrintAsk, printed } from '../prints/prints.ts'
 import { type SharedWorkshop, unshared } from '../workshop/shared.ts'
-import { type ComingTask, startsOf } from './coming.ts'
 import { OutOfTimeError, within } from './within.ts'
 
 standBehind()
@@ -95,12 +94,6 @@ function written(made: Plan, order: Order, workshop: Workshop, table: PlanTask['
   if (table === 'calendar') return timelineCalendar(made, order, workshop)
   if (table === 'frozen') return JSON.stringify(freeze(order, made, workshop))
   return tableCsv(table, made, order, workshop)
-}
-
-/** The same work for several orders at once: when each of them has to be begun, as JSON. */
-export function coming(task: ComingTask): PlanAnswer {
-  Atomics.store(new Int32Array(task.begun), 0, 1)
-  return { bytes: new TextEncoder().encode(JSON.stringify({ starts: startsOf(task) })) }
 }
 
 /** Loads everything that planning needs, so that the first plan need not wait for it. */

@@ -19,13 +19,20 @@ export interface AmongOthers {
   isCurrent: boolean
 }
 
-/** Where an order that is being edited stands among the others, by what was last saved of it; null where it is not one of the coming days. */
-export function useAmongOthers(orderId: string, sync: DocumentSync<Order>): AmongOthers | null {
+/**
+ * Where an order that is being edited stands among the others, by what was last saved of it; null where it is not one of the coming days.
+ * @param wanted whether anybody is told yet: what is on screen by then is worked out first.
+ */
+export function useAmongOthers(
+  orderId: string,
+  sync: DocumentSync<Order>,
+  wanted: boolean,
+): AmongOthers | null {
   const version = useSyncExternalStore(sync.subscribe, () => sync.version)
   const isSettled = useSyncExternalStore(sync.subscribe, () => sync.isSettled)
   const saved = `${orderId} ${version}`
   const [rested] = useDebouncedValue(saved, RESTS_MS)
-  const starts = useStarts(rested)
+  const starts = useStarts(wanted ? rested : null)
   return useMemo(() => {
     const own = starts.of.get(orderId)
     if (!own) return null

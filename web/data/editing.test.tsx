@@ -74,29 +74,48 @@ describe('editing a document', () => {
     expect(third.result.current.undo).toBeNull()
   })
 
-  it('can be undone though the page was left before its last steps were written', async () => {
-    const { at, open } = server()
-    const first = editor(open())
-    act(() => first.result.current.edit('title', (d) => ({ ...d, title: 'Supper' })))
-    await waitFor(() => expect(kept.size).toBe(1))
-    let free = () => undefined as unknown
-    disk = new Promise((resolve) => {
-      free = () => resolve(null)
-    })
-    act(() => first.result.current.edit('count', (d) => ({ ...d, pieces: [{ id: 'a', count: 9 }] })))
-    act(() => first.result.current.edit('name', (d) => ({ ...d, title: 'Late supper' })))
-    await waitFor(() => expect(at.stored.document.title).toBe('Late supper'), { timeout: 3000 })
-    dispatchEvent(new Event('pagehide'))
-    first.unmount()
-    const second = editor(open())
-    await waitFor(() => expect(second.result.current.undoLabel).toBe('name'))
-    act(() => second.result.current.undo!())
-    expect(second.result.current.document).toEqual({ ...start, title: 'Supper' })
-    act(() => second.result.current.undo!())
-    expect(second.result.current.document).toEqual(start)
-    free()
-    await disk
-  })
+  it.each([
+    ['some of its steps', true],
+    ['any of its steps', false],
+  ])(
+    'can be undone though the page was left before the disk had %s, however often it is opened then',
+    async (_, some) => {
+      const { at, open } = server()
+      const first = editor(open())
+      let free = () => undefined as unknown
+      const full = () => {
+        disk = new Promise((resolve) => {
+          free = () => resolve(null)
+        })
+      }
+      if (!some) full()
+      act(() => first.result.current.edit('title', (d) => ({ ...d, title: 'Supper' })))
+      if (some) await waitFor(() => expect(kept.size).toBe(1))
+      if (some) full()
+      act(() => first.result.current.edit('count', (d) => ({ ...d, pieces: [{ id: 'a', count: 9 }] })))
+      act(() => first.result.current.edit('name', (d) => ({ ...d, title: 'Late supper' })))
+      await waitFor(() => expect(at.stored.document.title).toBe('Late supper'), { timeout: 3000 })
+      dispatchEvent(new Event('pagehide'))
+      first.unmount()
+      // opened, and left before what was kept has been read
+      editor(open()).unmount()
+      const { result } = editor(open())
+      await waitFor(() => expect(result.current.undoLabel).toBe('name'))
+      for (const before of [
+        { title: 'Supper', pieces: [{ id: 'a', count: 9 }] },
+        { ...start, title: 'Supper' },
+        start,
+      ]) {
+        act(() => result.current.undo!())
+        expect(result.current.document).toEqual(before)
+      }
+      expect(result.current.undo).toBeNull()
+      free()
+      await disk
+      // once it is on the disk, nothing is left beside it
+      await waitFor(() => expect(localStorage.getItem('kanten.left.order/x')).toBeNull())
+    },
+  )
 
   it('goes on without kept steps where the browser keeps none', async () => {
     kept.set('history order/x', 'not a history')

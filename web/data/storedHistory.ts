@@ -1,38 +1,36 @@
 import { dequal as equal } from 'dequal/lite'
 import { get, set } from 'idb-keyval'
-import { type History, record } from './history.ts'
+import type { History } from './history.ts'
 
 const keyOf = (name: string) => `history ${name}`
 const leftKeyOf = (name: string) => `kanten.left.${name}`
 
-/** How a page left a document whose last steps were still being written. */
-interface Left {
-  document: unknown
-  label: string
-}
+/** How a page left a document whose last steps were still being written: the steps that it made, or the last of them. */
+type Left = Pick<History<unknown>, 'past' | 'present' | 'future'>
 
 /**
  * The steps of an earlier visit to a document, if it is still as they left it; null otherwise. States share what did not
- * change between them, and the browser's database keeps them so. What was not written any more when the page was left
- * is one step.
+ * change between them, and the browser's database keeps them so. Steps that were not written there any more when the page
+ * was left are taken from what it left.
  */
 export async function loadHistory<T>(name: string, present: T): Promise<History<T> | null> {
   try {
     const kept = await get<History<T>>(keyOf(name))
-    const left = takeLeft(name)
-    if (!kept) return null
-    const steps = { ...kept, last: null }
-    if (equal(kept.present, present)) return { ...steps, present }
-    return left && equal(left.document, present) ? record(steps, present, left.label, '', 0) : null
+    if (kept && equal(kept.present, present)) return { ...kept, present, last: null }
+    const left = readLeft(name) as Omit<History<T>, 'last'> | null
+    if (!left || !equal(left.present, present)) return null
+    // what was written last is one of the states that the steps which were left went through
+    const met = kept ? left.past.findLastIndex(({ state }) => equal(state, kept.present)) : -1
+    const past = met < 0 ? left.past : [...kept!.past, ...left.past.slice(met)]
+    return { past, present, future: left.future, last: null }
   } catch {
     // private windows keep nothing: undo then begins with this visit
     return null
   }
 }
 
-function takeLeft(name: string): Left | null {
+function readLeft(name: string): Left | null {
   const left = localStorage.getItem(leftKeyOf(name))
-  localStorage.removeItem(leftKeyOf(name))
   return left === null ? null : JSON.parse(left)
 }
 
@@ -50,20 +48,34 @@ async function write(name: string): Promise<void> {
   for (let state = next.get(name); state; state = next.get(name)) {
     next.delete(name)
     writing.set(name, state)
-    await set(keyOf(name), state).catch(() => undefined)
+    const written = await set(keyOf(name), state).then(
+      () => true,
+      () => false,
+    )
+    // what an earlier page left is in there, or given up
+    if (written && !next.has(name)) localStorage.removeItem(leftKeyOf(name))
   }
   writing.delete(name)
 }
 
+/** How much of a document's steps is left, characters: a browser keeps a few million for all documents. */
+const MOST_LEFT = 400_000
+
 /** A database may be slower than whoever leaves the page; this store is not. */
 function leave(): void {
-  for (const [name, { present, past }] of new Map([...writing, ...next])) {
-    const left: Left = { document: present, label: past.at(-1)?.label ?? 'last change' }
+  for (const [name, history] of new Map([...writing, ...next])) {
     try {
-      localStorage.setItem(leftKeyOf(name), JSON.stringify(left))
+      localStorage.setItem(leftKeyOf(name), JSON.stringify(lastSteps(history)))
     } catch {
       // no room: the steps before these are kept all the same
     }
   }
 }
 addEventListener('pagehide', leave)
+
+/** As many of the last steps as have room, and one in any case. */
+function lastSteps({ past, present, future }: History<unknown>): Left {
+  const each = JSON.stringify(present).length
+  const steps = Math.max(1, Math.floor(MOST_LEFT / each) - 1)
+  return { past: past.slice(-steps), present, future: past.length + future.length < steps ? future : [] }
+}

@@ -74,7 +74,7 @@ function Order() {
     workshop,
     location.pathname.includes('/timeline'),
   )
-  const among = useAmongOthers(order.id, sync)
+  const among = useAmongOthers(order.id, sync, alone.table !== undefined)
   const days: OrderDays = { ...alone, among }
   const { offer } = useFewer(order, workshop, UNASKED_MS)
   useHotkeys([

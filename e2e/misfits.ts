@@ -1,25 +1,13 @@
-import { expect, type Page, setRoom, test } from './bakery.ts'
-import { open, screens, settled, WHOLE, withMade } from './screens.ts'
+import type { Page } from './bakery.ts'
 
-/**
- * Every screen of the demo bakery, measured: how long it is, what is pressed on it, what is cut off, at three sizes. Each is
- * opened once and waited for to its end: what is searched for seconds is part of it.
- */
-
-const SIZES = [
-  { width: 1280, height: 800 },
-  { width: 1024, height: 768 },
-  { width: 820, height: 1180 },
-]
 /** No screen is longer than two of a desk's; on a tablet things stand below each other that stand beside each other there. */
 const LONGEST_AT_DESK = 1600
 const LONGEST_ON_TABLET = 2800
 /** What is pressed, px, less what a browser rounds. */
 const PRESS = 39.5
-const SLOW_MACHINE_MS = 900_000
 
-/** What is wrong with the screen that is open, in words. */
-function faults(page: Page, press: number): Promise<string[]> {
+/** What is too small to press, cut off, or scrolls sideways. */
+function pressedAndCut(page: Page): Promise<string[]> {
   return page.evaluate((least) => {
     const found: string[] = []
     const seen = new Set<Element>()
@@ -68,31 +56,14 @@ function faults(page: Page, press: number): Promise<string[]> {
     const sideways = document.documentElement.scrollWidth - innerWidth
     if (sideways > 0) found.push(`${sideways} px sideways`)
     return found
-  }, press)
+  }, PRESS)
 }
 
-test('every screen fits the hand and the eye, at a desk and on a tablet either way up', async ({
-  page,
-  request,
-}) => {
-  test.setTimeout(SLOW_MACHINE_MS)
-  await setRoom(request, 'light')
-  const wrong: string[] = []
-  await withMade(request, async (made) => {
-    for (const { name, path } of [...screens, ...made]) {
-      await page.setViewportSize(SIZES[0]!)
-      await open(page, path)
-      await settled(page, WHOLE)
-      for (const size of SIZES) {
-        await page.setViewportSize(size)
-        await settled(page, WHOLE)
-        const at = `${name} at ${size.width}`
-        const height = await page.evaluate(() => document.documentElement.scrollHeight)
-        const longest = size.width >= 1280 ? LONGEST_AT_DESK : LONGEST_ON_TABLET
-        if (height > longest) wrong.push(`${at}: ${height} px long`)
-        wrong.push(...(await faults(page, PRESS)).map((f) => `${at}: ${f}`))
-      }
-    }
-  })
-  expect(wrong).toEqual([])
-})
+/** What is wrong with the size of the screen that is open and of what is on it, in words. */
+export async function misfits(page: Page): Promise<string[]> {
+  const { width } = page.viewportSize()!
+  const height = await page.evaluate(() => document.documentElement.scrollHeight)
+  const longest = width >= 1280 ? LONGEST_AT_DESK : LONGEST_ON_TABLET
+  const found = await pressedAndCut(page)
+  return [...(height > longest ? [`${height} px long`] : []), ...found].map((f) => `at ${width}: ${f}`)
+}
