@@ -8,7 +8,7 @@ const FLOWERS =
 const PARTS = /[\\/](web|@mantine|@floating-ui|@dnd-kit)[\\/]/
 /** What opens over a screen, and what it stands on. */
 const OVER =
-  /[\\/]@floating-ui[\\/]|TermDrawing|[\\/]@mantine[\\/].*[\\/](Menu|Popover|Tooltip|Modal|ModalBase|ScrollArea|Overlay|FocusTrap)[\\/]/
+  /[\\/]@floating-ui[\\/]|TermDrawing|AskedMenu|[\\/]@mantine[\\/].*[\\/](Menu|Popover|Tooltip|Modal|ModalBase|ScrollArea|Overlay|FocusTrap)[\\/]/
 const CHOICES = /[\\/]@mantine[\\/].*[\\/](Combobox|Select|Checkbox)[\\/]/
 const TABLES = /[\\/](@tanstack|DataTable|TableTools)/
 const NOT_AT_ONCE = [/\.worker\.ts|orderEditor/, OVER, CHOICES, TABLES]

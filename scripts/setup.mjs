@@ -62,7 +62,8 @@ export function ensurePackages() {
 
 /** Builds the interface, only when something it is made of has changed. */
 export function ensureBuild() {
-  const made = ['web', 'core', 'contract'].flatMap((folder) => filesBelow(join(root, folder)))
+  // scripts too: they say how the build is cut
+  const made = ['web', 'core', 'contract', 'scripts'].flatMap((folder) => filesBelow(join(root, folder)))
   const settings = ['package-lock.json', 'vite.config.ts', 'tsconfig.json'].map((f) => join(root, f))
   onChange('build', [...made, ...settings], existsSync(join(root, 'dist', 'index.html')), () => {
     console.log('Building the interface')
