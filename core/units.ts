@@ -139,3 +139,7 @@ function hoursAndMinutes(rounded: number): string {
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${whole.format(count)} ${count === 1 ? one : many}`
 }
+
+/** All but one of them, as one says it: "the other order", "the other 3 orders". */
+export const theOther = (count: number, one: string): string =>
+  `the other ${count === 1 ? one : counted(count, one)}`

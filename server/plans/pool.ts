@@ -43,7 +43,7 @@ const MOST_WAITING = 24
 const WORKING = Math.max(1, availableParallelism() - 1)
 
 export function planPool(): PlanPool {
-  const coming = comingThread(MOST_WAITING)
+  const coming = comingThread()
   const pool = new Piscina<PlanTask, PlanAnswer>({
     ...threadFile(new URL('worker.ts', import.meta.url)),
     maxThreads: WORKING,
@@ -93,13 +93,12 @@ export function planPool(): PlanPool {
       return { bytes, notes }
     },
     coming: async (about) => {
-      const starts = coming.run({ ...about, limits: LIMITS })
-      if (!starts) throw busy()
-      return await starts
+      if (coming.queueSize >= MOST_WAITING) throw busy()
+      return await coming.run({ ...about, limits: LIMITS })
     },
     ready,
     close: async () => {
-      await Promise.all([pool.destroy(), coming.close()])
+      await Promise.all([pool.destroy(), coming.destroy()])
     },
   }
 }

@@ -14,6 +14,9 @@ import { useDragged } from './useDragged.ts'
 /** Room left of the first bar and after collection, min. */
 const BEFORE_MINUTES = 8
 const AFTER_MINUTES = 10
+/** Room under the bands for the word at the line of now. */
+const FOOT_PX = 18
+
 /** The day as bands: each pair of hands, the mixer, what stands in freezer, fridge and on the rack; passive time as what it is. */
 export function Bands(props: {
   table: Timetable
@@ -54,6 +57,7 @@ export function Bands(props: {
     [from, to, table.closed, width],
   )
   const { dragged, begin, justDragged } = useDragged(scale, move)
+  const nowSeen = now > from && now < to ? now : null
   const chain = chainPath(seen.tasks, layout, scale.x)
   const box = (t: { from: number; to: number }) => {
     const left = Math.max(0, scale.x(t.from))
@@ -70,7 +74,11 @@ export function Bands(props: {
             </div>
           ))}
         </div>
-        <div ref={ref} className={css.plot} style={{ height: layout.height }}>
+        <div
+          ref={ref}
+          className={css.plot}
+          style={{ height: layout.height + (nowSeen === null ? 0 : FOOT_PX) }}
+        >
           {scale.gaps.map((g) => (
             <div
               key={g.from}
@@ -80,13 +88,7 @@ export function Bands(props: {
               <span>closed</span>
             </div>
           ))}
-          <Ruler
-            {...{ scale, now, view, look }}
-            orders={seen.orders}
-            height={layout.height}
-            from={from}
-            to={to}
-          />
+          <Ruler {...{ scale, view, look }} now={nowSeen} orders={seen.orders} height={layout.height} />
           <Passive {...{ layout, box }} rests={seen.rests} />
           {seen.tasks.map((t) => (
             <Bar

@@ -5,18 +5,20 @@ import css from './Bands.module.css'
 import { HEAD_PX } from './layout.ts'
 import type { Scale } from './scale.ts'
 
+/** How wide the word and its time are. */
+const NOW_PX = 62
+
 /** The days and hours over the bands, when orders are fetched, and where now is. */
 export function Ruler(props: {
   scale: Scale
   orders: Timetable['orders']
   height: number
-  now: number
-  from: number
-  to: number
+  /** Null where it is not in view. */
+  now: number | null
   view: { from: number; to: number } | null
   look?: ((day: number | null) => void) | undefined
 }) {
-  const { scale, orders, height, now, from, to, view, look } = props
+  const { scale, orders, height, now, view, look } = props
   const { clock, dayName } = useCalendar()
   const at = (minute: number) => clock(momentOf(minute))
   return (
@@ -33,7 +35,7 @@ export function Ruler(props: {
             strokeWidth={2}
           />
         ))}
-        {now > from && now < to && (
+        {now !== null && (
           <path d={`M${scale.x(now)} ${HEAD_PX - 8}V${height}`} stroke="var(--text)" strokeDasharray="2 3" />
         )}
       </svg>
@@ -67,10 +69,15 @@ export function Ruler(props: {
             {at(t.minute)}
           </span>
         ))}
-      {now > from && now < to && (
+      {now !== null && (
+        // at the foot of its line: over the bands stand the days, and what is fetched
         <strong
           className={css.head}
-          style={{ left: Math.max(0, scale.x(now) - 34), top: 4, color: 'var(--text)' }}
+          style={{
+            left: Math.min(Math.max(0, scale.x(now) - NOW_PX / 2), scale.width - NOW_PX),
+            top: height,
+            color: 'var(--text)',
+          }}
         >
           now {at(now)}
         </strong>

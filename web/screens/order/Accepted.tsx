@@ -3,7 +3,7 @@ import { IconX } from '@tabler/icons-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { momentOf } from '#core/timeline/clock'
-import { counted } from '#core/units'
+import { theOther } from '#core/units'
 import { useComingDays } from '../../data/comingDays.ts'
 import { useOrderEditor } from '../../data/orderEditor.tsx'
 import { useCalendar } from '../../parts/calendar.ts'
@@ -21,7 +21,7 @@ export function Accepted() {
   const others = table.orders.length - 1
   const misfits = reply?.misfits ?? []
   const late = misfits.filter((m) => m.kind === 'late')
-  const among = others === 0 ? '' : ` among the other ${counted(others, 'order')} of these days`
+  const among = others === 0 ? '' : ` among ${theOther(others, 'order')} of these days`
   return (
     <p className={css.note} role="status">
       {misfits.length === 0 ? (

@@ -5,7 +5,7 @@ import { letAllGo, letGo, settleStart } from '#core/orders/settled'
 import { DAY_MINUTES, momentOf } from '#core/timeline/clock'
 import type { TimedTask, Timetable } from '#core/timeline/timetable'
 import { taskWords } from '#core/timeline/words'
-import { counted, formatMinutes } from '#core/units'
+import { counted, formatMinutes, theOther } from '#core/units'
 import { type AmongOthers, startOf } from '../../../data/amongOthers.ts'
 import { useOrderEditor } from '../../../data/orderEditor.tsx'
 import { Card } from '../../../parts/Card.tsx'
@@ -216,7 +216,7 @@ function Together({ alone, among }: { alone: number; among: AmongOthers | null }
   if (!among || among.others === 0) return null
   return (
     <>
-      <Link to="/week">with the other {counted(among.others, 'order')}</Link>
+      <Link to="/week">with {theOther(among.others, 'order')}</Link>
       {among.fits ? '' : ': does not fit'} · by itself, as below,{' '}
       {startOf(alone, among) === alone ? 'the same' : weekMoment(momentOf(alone))} ·
     </>
