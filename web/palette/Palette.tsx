@@ -38,6 +38,15 @@ export function Palette({ opened, onClose }: { opened: boolean; onClose: () => v
   useEffect(() => {
     if (opened) actions.open()
   }, [opened])
+  // the component chooses the first one when something is typed; what comes in after that has nothing chosen, and Enter did nothing
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was found is looked for in the document
+  useEffect(() => {
+    const { listId } = store.getState()
+    const list = listId ? document.getElementById(listId) : null
+    if (!list || list.querySelector('[data-selected]')) return
+    list.querySelector('[data-action]')?.setAttribute('data-selected', 'true')
+    store.updateState((state) => ({ ...state, selected: 0 }))
+  }, [found])
   return (
     <Spotlight.Root
       store={store}
